@@ -43,6 +43,7 @@ export default ts.config(
     ignores: [
       '.next*/',
       'public/service-worker.js',
+      '**/*.as.ts',
       '.data/',
       'node_modules/',
       'next-env.d.ts',

@@ -3,6 +3,7 @@ import { type Clamp, clamped } from '@/core/physics/fem/clamp';
 import { conjugate } from '@/core/physics/fem/conjugate';
 import { bricksOf } from '@/core/physics/solid/bricks';
 import type { FemSettings } from '@/core/physics/fem/definition';
+import type { Preconditioner } from '@/core/physics/fem/multigrid';
 import { preparedSolid } from '@/core/physics/fem/prepared';
 import { productOf } from '@/core/physics/fem/product';
 import { gridOver, voxelised } from '@/core/physics/solid/voxelise';
@@ -80,11 +81,10 @@ function plainSolver(mesh: Mesh, { fixed, loads }: FemSettings): { seconds: numb
   free(inverse);
   const f = clamp.force.slice();
   free(f);
-  const jacobi = (r: Float64Array, z: Float64Array) => {
+  const jacobi: Preconditioner = (rAt, zAt) => {
+    const [r, z] = [product.kernel.doubles(rAt, f.length), product.kernel.doubles(zAt, f.length)];
     for (let at = 0; at < r.length; at++) z[at] = inverse[at]! * r[at]!;
   };
-  const { iterations } = drained(
-    conjugate(product, jacobi, free, f, new Float64Array(f.length), (residual) => residual <= 1e-6, 20_000),
-  );
+  const { iterations } = drained(conjugate(product, jacobi, free, f, (residual) => residual <= 1e-6, 20_000));
   return { seconds: (performance.now() - began) / 1000, iterations };
 }

@@ -32,7 +32,7 @@ export const pagePolicy = (nonce: string, development: boolean): string =>
 /** What an answer that is no page may load: nothing. */
 export const DATA_POLICY = written({ 'default-src': "'none'", 'frame-ancestors': "'none'" });
 
-/** What a worker's own script may do: the geometry kernel compiles, and makes functions from text. It has no document to inject into. */
+/** What a worker's own script may do: the kernels of solids and of their solver compile, and one makes functions from text. It has no document to inject into. */
 export const WORKER_POLICY = written({
   'default-src': "'none'",
   'script-src': "'self' 'unsafe-eval' 'wasm-unsafe-eval'",

@@ -1,4 +1,5 @@
 import { CORNERS } from './brick';
+import type { Place } from './kernel/kernel';
 
 /** Cells of a level, each with one of a few distinct stiffnesses. */
 export interface Cells {
@@ -18,14 +19,17 @@ export const childrenOf = (factor: readonly [number, number, number]): [number, 
   return list;
 };
 
+/** Figures of a block. */
+export const BLOCK = 12;
+
 /** One coarser grid: its nodes, the stiffness between them, and from which of them each finer node is filled. */
 export interface Level {
   readonly nodes: number;
-  /** Blocks of 3 × 3 by rows of nodes: first block of each node, node of each block, nine figures each. */
+  /** Blocks of 3 × 3 by rows of nodes: first block of each node, node of each block, its three columns with nothing after each. */
   readonly rowStart: Int32Array;
   readonly column: Int32Array;
-  /** In single precision: it only steers the search. */
-  readonly block: Float32Array;
+  /** In the kernel's memory, in single precision: it only steers the search. */
+  readonly block: Place;
   /** Where in its row each node itself stands. */
   readonly own: Int32Array;
   readonly diagonal: Float64Array;

@@ -19,6 +19,7 @@ export function coarserThanBricks(
   });
   const [nx, ny] = bricks.size;
   const [cx, cy] = [nx + 1, ny + 1];
+  const [fx, fy, fz] = factor;
   const width = children.length;
   return gathered(
     bricks.size,
@@ -26,11 +27,15 @@ export function coarserThanBricks(
     (keys, _, coarse) => {
       for (let brick = 0; brick < bricks.voxel.length; brick++) {
         const at = bricks.voxel[brick]!;
-        const [i, j, l] = [at % nx, Math.floor(at / nx) % ny, Math.floor(at / (nx * ny))];
-        const cell =
-          Math.floor(i / factor[0]) +
-          coarse[0] * (Math.floor(j / factor[1]) + coarse[1] * Math.floor(l / factor[2]));
-        const child = (i % factor[0]) + factor[0] * ((j % factor[1]) + factor[1] * (l % factor[2]));
+        const row = Math.floor(at / nx);
+        const l = Math.floor(row / ny);
+        const i = at - nx * row;
+        const j = row - ny * l;
+        const ci = Math.floor(i / fx);
+        const cj = Math.floor(j / fy);
+        const cl = Math.floor(l / fz);
+        const cell = ci + coarse[0] * (cj + coarse[1] * cl);
+        const child = i - fx * ci + fx * (j - fy * cj + fy * (l - fz * cl));
         let skip = 0;
         for (let a = 0; a < CORNERS; a++)
           if (held[bricks.nodeAt[i + (a & 1) + cx * (j + ((a >> 1) & 1) + cy * (l + (a >> 2)))]!] === 1)

@@ -9,53 +9,44 @@ export interface Progress {
   residual: number;
 }
 
-const dot = (a: Float64Array, b: Float64Array): number => {
-  let sum = 0;
-  for (let at = 0; at < a.length; at++) sum += a[at]! * b[at]!;
-  return sum;
-};
-
-/** x += s y. */
-function step(x: Float64Array, s: number, y: Float64Array): void {
-  for (let at = 0; at < x.length; at++) x[at]! += s * y[at]!;
-}
-
-/** p = s p + z. */
-function follow(p: Float64Array, s: number, z: Float64Array): void {
-  for (let at = 0; at < p.length; at++) p[at] = s * p[at]! + z[at]!;
-}
-
 /**
- * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration; `r` comes as f and is used up.
+ * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration.
  *
  * @param free sets what held nodes would carry to nothing
+ * @param force f, nothing at held nodes
  * @param enough says from the residual whether to stop
+ * @returns u beside where the solution stands
  */
 export function* conjugate(
   product: Product,
   precondition: Preconditioner,
   free: (x: Float64Array) => void,
-  r: Float64Array,
-  u: Float64Array,
+  force: Float64Array,
   enough: (relative: number, r: Float64Array) => boolean,
   most: number,
-): Generator<Progress, Progress> {
-  const size = Math.sqrt(dot(r, r));
-  const [z, p, q] = [new Float64Array(r.length), new Float64Array(r.length), new Float64Array(r.length)];
+): Generator<Progress, Progress & { u: Float64Array }> {
+  const { kernel, work } = product;
+  const { r, u, p, q, z } = work;
+  const { code } = kernel;
+  const count = force.length;
+  kernel.doubles(r, count).set(force);
+  for (const at of [u, p]) kernel.doubles(at, count).fill(0);
+  const size = Math.sqrt(code.dot(r, r, count));
   let rz = 0;
   for (let iterations = 0; ; iterations++) {
-    const residual = size === 0 ? 0 : Math.sqrt(dot(r, r)) / size;
-    if (enough(residual, r) || iterations === most) return { iterations, residual };
+    const residual = size === 0 ? 0 : Math.sqrt(code.dot(r, r, count)) / size;
+    if (enough(residual, kernel.doubles(r, count)) || iterations === most)
+      return { iterations, residual, u: kernel.doubles(u, count).slice() };
     yield { iterations, residual };
     precondition(r, z);
-    const next = dot(r, z);
+    const next = code.dot(r, z, count);
     const beta = iterations === 0 ? 0 : next / rz;
     rz = next;
-    follow(p, beta, z);
+    code.follow(p, beta, z, count);
     product.apply(p, q);
-    free(q);
-    const alpha = rz / dot(p, q);
-    step(u, alpha, p);
-    step(r, -alpha, q);
+    free(kernel.doubles(q, count));
+    const alpha = rz / code.dot(p, q, count);
+    code.step(u, alpha, p, count);
+    code.step(r, -alpha, q, count);
   }
 }

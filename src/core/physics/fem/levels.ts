@@ -1,6 +1,7 @@
 import type { Bricks } from '../solid/bricks';
 import { CORNERS, DOFS } from './brick';
-import type { Cells, Level } from './cells';
+import { BLOCK, type Cells, type Level } from './cells';
+import type { Kernel } from './kernel/kernel';
 import { coarser, coarserThanBricks } from './coarser';
 
 /** Work of solving the coarsest level whole, multiplications; walls that are thin, with many nodes to a brick, are worth more. */
@@ -14,7 +15,13 @@ const MOST_LEVELS = 12;
  *
  * @param held nodes of the fine grid that cannot move
  */
-export function levelsOf(bricks: Bricks, k: Float64Array, edgeMm: number, held: Uint8Array): Level[] {
+export function levelsOf(
+  kernel: Kernel,
+  bricks: Bricks,
+  k: Float64Array,
+  edgeMm: number,
+  held: Uint8Array,
+): Level[] {
   const levels: Level[] = [];
   let below: Cells | undefined;
   let [size, corner, nodes]: [Bricks['size'], Int32Array, number] = [
@@ -28,7 +35,13 @@ export function levelsOf(bricks: Bricks, k: Float64Array, edgeMm: number, held: 
     if (factor.every((one) => one === 1)) break;
     const cells: Cells = below ? coarser(below, factor) : coarserThanBricks(bricks, k, edgeMm, held, factor);
     const { start, parent } = parentsOf(corner, size, cells, factor, below ? undefined : held);
-    levels.push({ nodes: cells.nodes, ...assembled(cells), ...banded(cells), parentStart: start, parent });
+    levels.push({
+      nodes: cells.nodes,
+      ...assembled(kernel, cells),
+      ...banded(cells),
+      parentStart: start,
+      parent,
+    });
     [below, size, corner, nodes] = [cells, cells.size, cells.corner, cells.nodes];
   }
   return levels;
@@ -49,13 +62,18 @@ function parentsOf(
   let known = 0;
   for (let node = 0; node < corner.length; node++) {
     const at = corner[node]!;
-    const [i, j, k] = [at % cx, Math.floor(at / cx) % cy, Math.floor(at / (cx * cy))];
     if (held?.[node] !== 1) {
-      const [oi, oj, ok] = [fx === 2 ? i & 1 : 0, fy === 2 ? j & 1 : 0, fz === 2 ? k & 1 : 0];
+      const row = Math.floor(at / cx);
+      const k = Math.floor(row / cy);
+      const i = at - cx * row;
+      const j = row - cy * k;
       const [ci, cj, ck] = [fx === 2 ? i >> 1 : i, fy === 2 ? j >> 1 : j, fz === 2 ? k >> 1 : k];
-      for (let c = ck; c <= ck + ok; c++)
-        for (let b = cj; b <= cj + oj; b++)
-          for (let a = ci; a <= ci + oi; a++) parent[known++] = cells.nodeAt[a + px * (b + py * c)]!;
+      const li = fx === 2 ? ci + (i & 1) : ci;
+      const lj = fy === 2 ? cj + (j & 1) : cj;
+      const lk = fz === 2 ? ck + (k & 1) : ck;
+      for (let c = ck; c <= lk; c++)
+        for (let b = cj; b <= lj; b++)
+          for (let a = ci; a <= li; a++) parent[known++] = cells.nodeAt[a + px * (b + py * c)]!;
     }
     start[node + 1] = known;
   }
@@ -96,14 +114,10 @@ function banded({ size, kind, nodeAt, nodes }: Cells): Pick<Level, 'order' | 'ba
 }
 
 /** The cells' stiffnesses added up between nodes. */
-function assembled({
-  size: [nx, ny, nz],
-  kind,
-  tables,
-  nodeAt,
-  nodes,
-  corner,
-}: Cells): Pick<Level, 'rowStart' | 'column' | 'block' | 'own' | 'diagonal'> {
+function assembled(
+  kernel: Kernel,
+  { size: [nx, ny, nz], kind, tables, nodeAt, nodes, corner }: Cells,
+): Pick<Level, 'rowStart' | 'column' | 'block' | 'own' | 'diagonal'> {
   const [cx, cy] = [nx + 1, ny + 1];
   const rowStart = new Int32Array(nodes + 1);
   const column = new Int32Array(27 * nodes);
@@ -124,32 +138,36 @@ function assembled({
         }
     rowStart[node + 1] = known;
   }
-  const block = new Float32Array(9 * known);
-  const around = new Int32Array(CORNERS);
-  for (let k = 0, cell = 0; k < nz; k++)
-    for (let j = 0; j < ny; j++)
-      for (let i = 0; i < nx; i++, cell++) {
-        if (kind[cell] === 0) continue;
-        const table = tables[kind[cell]! - 1]!;
-        for (let a = 0; a < CORNERS; a++)
-          around[a] = nodeAt[i + (a & 1) + cx * (j + ((a >> 1) & 1) + cy * (k + (a >> 2)))]!;
-        for (let a = 0; a < CORNERS; a++)
-          for (let b = 0; b < CORNERS; b++) {
-            const way =
-              (b & 1) -
-              (a & 1) +
-              1 +
-              3 * (((b >> 1) & 1) - ((a >> 1) & 1) + 1) +
-              9 * ((b >> 2) - (a >> 2) + 1);
-            const to = 9 * slot[27 * around[a]! + way]!;
-            const from = DOFS * 3 * a + 3 * b;
-            for (let c = 0; c < 3; c++)
-              for (let d = 0; d < 3; d++) block[to + 3 * c + d]! += table[from + DOFS * c + d]!;
-          }
-      }
+  const block = kernel.place(4 * BLOCK * known);
+  // what only the sum needs stands behind the blocks, and is written over by what comes after
+  const scratch = kernel.mark();
+  kernel.code.assembled(
+    nx,
+    ny,
+    nz,
+    kernel.keep(kind),
+    kernel.keep(blocksOf(tables)),
+    kernel.keep(nodeAt),
+    kernel.keep(slot),
+    block,
+  );
+  kernel.release(scratch);
+  const blocks = kernel.singles(block, BLOCK * known);
   const own = Int32Array.from({ length: nodes }, (_, node) => slot[27 * node + 13]!);
   const diagonal = new Float64Array(3 * nodes);
   for (let node = 0; node < nodes; node++)
-    for (let c = 0; c < 3; c++) diagonal[3 * node + c] = block[9 * own[node]! + 4 * c]!;
+    for (let c = 0; c < 3; c++) diagonal[3 * node + c] = blocks[BLOCK * own[node]! + 5 * c]!;
   return { rowStart, column: column.slice(0, known), block, own, diagonal };
+}
+
+/** Each cell's 24 × 24 figures as 64 blocks by rows of corners. */
+function blocksOf(tables: readonly Float64Array[]): Float32Array {
+  const found = new Float32Array(tables.length * CORNERS * CORNERS * BLOCK);
+  let to = 0;
+  for (const table of tables)
+    for (let a = 0; a < CORNERS; a++)
+      for (let b = 0; b < CORNERS; b++, to += BLOCK)
+        for (let c = 0; c < 3; c++)
+          for (let d = 0; d < 3; d++) found[to + 4 * d + c] = table[DOFS * (3 * a + c) + 3 * b + d]!;
+  return found;
 }

@@ -17,8 +17,8 @@ import {
 } from './definition';
 import { hollowed } from './depth';
 import { levelsOf } from './levels';
-import { largestOf, multigrid, type Preconditioner } from './multigrid';
-import { productOf } from './product';
+import { multigrid, type Preconditioner } from './multigrid';
+import { largestOf, type Product, productOf } from './product';
 import { FAILS_BY, stressesOf } from './stresses';
 import { type Grid, gridOver, voxelised } from '../solid/voxelise';
 import { turnedTo, turnedMesh } from './turned';
@@ -83,7 +83,8 @@ export function preparedSolid(
     shell ? [1, shell.infill ** (shell.exponent ?? USUAL_EXPONENT)] : [1],
   );
   const k = brickStiffness(stiffness);
-  const product = productOf(bricks, k, patternStiffness(k), grid.edgeMm);
+  const patterns = patternStiffness(k);
+  const product = productOf(bricks, k, patterns, grid.edgeMm);
   const strengths = strengthsOf(material, temperatureC);
   let precondition: Preconditioner | undefined;
   function* solve(loads: readonly LoadBox[]): Generator<Progress, FemSolution> {
@@ -98,27 +99,25 @@ export function preparedSolid(
       precondition = multigrid(
         product,
         diagonal,
-        largestOf(product, diagonal),
-        levelsOf(bricks, k, grid.edgeMm, clamp.held),
+        largestOf(patterns, k),
+        levelsOf(product.kernel, bricks, k, grid.edgeMm, clamp.held),
       );
     }
-    const u = new Float64Array(3 * bricks.corner.length);
     const f = clamp.force.slice();
     free(f);
     const pull = Math.max(...loads.map(({ forceN }) => lengthOf(forceN)));
-    const end = yield* conjugate(
+    const { u, ...end } = yield* conjugate(
       product,
       precondition,
       free,
       f,
-      u,
       (relative, r) => relative <= tolerance && lengthOf(sumOf(r)) <= tolerance * pull,
       MOST_ITERATIONS,
     );
     const stress = stressesOf(bricks, stiffness, strengths, grid.edgeMm, u);
     const weakest = leastOf(stress.margin);
     const back = (v: Vec3): Vec3 => turnBack(turned, v);
-    const reaction = reactionOf(product, clamp.heldNodes, clamp.force, u);
+    const reaction = reactionOf(product, clamp.heldNodes, clamp.force);
     const result: FemResult = {
       voxels: bricks.voxel.length,
       dofs: u.length,
@@ -198,14 +197,11 @@ function sumOf(r: Float64Array): Vec3 {
   return [x, y, z];
 }
 
-function reactionOf(
-  product: { apply(x: Float64Array, y: Float64Array): void },
-  held: readonly number[],
-  force: Float64Array,
-  u: Float64Array,
-): Vec3 {
-  const all = new Float64Array(u.length);
-  product.apply(u, all);
+/** What holds the part, by the stiffness and the movements that were found last. */
+function reactionOf(product: Product, held: readonly number[], force: Float64Array): Vec3 {
+  const { kernel, work } = product;
+  product.apply(work.u, work.q);
+  const all = kernel.doubles(work.q, force.length);
   let [x, y, z] = [0, 0, 0];
   for (const node of held) {
     x += all[3 * node]! - force[3 * node]!;

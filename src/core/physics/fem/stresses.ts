@@ -1,4 +1,4 @@
-import { CORNERS, type Stiffness } from './brick';
+import type { Stiffness } from './brick';
 import type { Bricks } from '../solid/bricks';
 
 const STRESSES = 6;
@@ -32,38 +32,34 @@ export function stressReader(
 ): (brick: number, into: Float64Array) => void {
   const quarter = 1 / (4 * edgeMm);
   const [cx, cy] = [nx + 1, ny + 1];
-  /** Slopes of the three displacements along x, y and z at the centre: differences of opposite faces. */
+  const [xx, xy, xz, yy, yz, zz] = [c[0]!, c[1]!, c[2]!, c[7]!, c[8]!, c[14]!];
+  const [shearYz, shearZx, shearXy] = [c[21]!, c[28]!, c[35]!];
+  /** Slopes of a displacement along x, y and z at the centre, one after the other: differences of opposite faces. */
   const slope = new Float64Array(9);
-  const strain = new Float64Array(STRESSES);
   return (brick, into) => {
     const at = voxel[brick]!;
-    const first = (at % nx) + cx * ((Math.floor(at / nx) % ny) + cy * Math.floor(at / (nx * ny)));
-    slope.fill(0);
-    for (let a = 0; a < CORNERS; a++) {
-      const node = 3 * nodeAt[first + (a & 1) + cx * (((a >> 1) & 1) + cy * (a >> 2))]!;
-      const [sx, sy, sz] = [
-        a & 1 ? quarter : -quarter,
-        a & 2 ? quarter : -quarter,
-        a & 4 ? quarter : -quarter,
-      ];
-      for (let axis = 0; axis < 3; axis++) {
-        const value = u[node + axis]!;
-        slope[3 * axis]! += sx * value;
-        slope[3 * axis + 1]! += sy * value;
-        slope[3 * axis + 2]! += sz * value;
-      }
+    const row = Math.floor(at / nx);
+    const layer = Math.floor(row / ny);
+    const first = at - nx * row + cx * (row - ny * layer + cy * layer);
+    // four edges along x: their second node is the next one
+    const [a, b] = [3 * nodeAt[first]!, 3 * nodeAt[first + cx]!];
+    const [d, e] = [3 * nodeAt[first + cx * cy]!, 3 * nodeAt[first + cx * cy + cx]!];
+    for (let axis = 0; axis < 3; axis++) {
+      const [a0, a1] = [u[a + axis]!, u[a + 3 + axis]!];
+      const [b0, b1] = [u[b + axis]!, u[b + 3 + axis]!];
+      const [d0, d1] = [u[d + axis]!, u[d + 3 + axis]!];
+      const [e0, e1] = [u[e + axis]!, u[e + 3 + axis]!];
+      slope[3 * axis] = quarter * (a1 - a0 + (b1 - b0) + (d1 - d0) + (e1 - e0));
+      slope[3 * axis + 1] = quarter * (b0 - a0 + (b1 - a1) + (e0 - d0) + (e1 - d1));
+      slope[3 * axis + 2] = quarter * (d0 - a0 + (d1 - a1) + (e0 - b0) + (e1 - b1));
     }
-    strain[0] = slope[0]!;
-    strain[1] = slope[4]!;
-    strain[2] = slope[8]!;
-    strain[3] = slope[5]! + slope[7]!;
-    strain[4] = slope[2]! + slope[6]!;
-    strain[5] = slope[1]! + slope[3]!;
-    for (let row = 0; row < STRESSES; row++) {
-      let sum = 0;
-      for (let column = 0; column < STRESSES; column++) sum += c[STRESSES * row + column]! * strain[column]!;
-      into[row] = sum;
-    }
+    const [alongX, alongY, alongZ] = [slope[0]!, slope[4]!, slope[8]!];
+    into[0] = xx * alongX + xy * alongY + xz * alongZ;
+    into[1] = xy * alongX + yy * alongY + yz * alongZ;
+    into[2] = xz * alongX + yz * alongY + zz * alongZ;
+    into[3] = shearYz * (slope[5]! + slope[7]!);
+    into[4] = shearZx * (slope[2]! + slope[6]!);
+    into[5] = shearXy * (slope[1]! + slope[3]!);
   };
 }
 
@@ -85,18 +81,22 @@ export function stressesOf(
   const s = new Float64Array(STRESSES);
   for (let brick = 0; brick < voxel.length; brick++) {
     read(brick, s);
-    const [x, y, z, yz, zx, xy] = [s[0]!, s[1]!, s[2]!, s[3]!, s[4]!, s[5]!];
+    const x = s[0]!;
+    const y = s[1]!;
+    const z = s[2]!;
+    const yz = s[3]!;
+    const zx = s[4]!;
+    const xy = s[5]!;
     const mises = Math.sqrt(
       ((x - y) ** 2 + (y - z) ** 2 + (z - x) ** 2) / 2 + 3 * (xy * xy + yz * yz + zx * zx),
     );
     // infill is weaker by the share it is softer: the strains of the solid against the strengths of the solid
-    const used = [
-      mises / strengths.planeMpa,
-      Math.max(0, z) / strengths.acrossMpa,
-      Math.sqrt(yz * yz + zx * zx) / strengths.shearMpa,
-    ] as const;
-    const worst = used[1] > used[0] ? (used[2] > used[1] ? 2 : 1) : used[2] > used[0] ? 2 : 0;
-    margin[brick] = used[worst] > 1 / MOST_MARGIN ? 1 / used[worst] : MOST_MARGIN;
+    const inLayer = mises / strengths.planeMpa;
+    const apart = Math.max(0, z) / strengths.acrossMpa;
+    const sheared = Math.sqrt(yz * yz + zx * zx) / strengths.shearMpa;
+    const used = Math.max(inLayer, apart, sheared);
+    const worst = used === inLayer ? 0 : used === apart ? 1 : 2;
+    margin[brick] = used > 1 / MOST_MARGIN ? 1 / used : MOST_MARGIN;
     criterion[brick] = worst;
     vonMises[brick] = shares[kind[brick]!]! * mises;
   }
