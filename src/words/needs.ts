@@ -30,6 +30,8 @@ const NEEDS: Readonly<Record<string, string>> = {
   'chassis.frontLoadShare:betweenAxles': 'centre of gravity between the axles',
   'chassis.cdaM2': 'drag area',
   'chassis.bodies': 'components with their places',
+  'chassis.bodies:motor':
+    'place of the motor, longest along its shaft, and the teeth and module of its stage',
   'drive.motor': 'motor',
   'drive.motor:topSpeed': 'top speed',
   'drive.motor:inLibrary': 'motor in the library',

@@ -1,4 +1,4 @@
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, newBuild, readyBuild, saved, test, toSegment } from './page';
 
 test('the pack is dragged and nudged, and the loads move with it', async ({ page }) => {
   await readyBuild(page, freshName('Balance'));
@@ -107,4 +107,25 @@ test('the car is coloured by what its checks, scale and failures say, cut and ta
   await apart.focus();
   await apart.press('End');
   await expect(apart).toHaveValue('1');
+  const turned = page.getByLabel('Wheels turned');
+  await turned.focus();
+  await turned.press('End');
+  await expect(turned).toHaveValue('360');
+});
+
+test('a motor that stands where its teeth do not meet is told, and moved to where they do', async ({
+  page,
+}) => {
+  const { revisions } = await (await page.request.get('/api/builds/marsh-hare')).json();
+  const { document } = revisions.find(({ letter }: { letter: string }) => letter === 'D');
+  const root = await newBuild(page, freshName('Train'), document);
+  await page.goto(`${root}/chassis?view=space`);
+  const check = page.locator('[data-check="fit.train"]');
+  await expect(check).toHaveAttribute('data-state', 'clear');
+  await page.getByRole('button', { name: 'Where stage 1’s driven gear stands' }).click();
+  await field(page, 'From the middle, to the left').first().fill('4');
+  await expect(check).toHaveAttribute('data-state', 'over');
+  await expect(check).toContainText('stand 40.9 mm apart, the teeth meet at 36.9 mm: too far, they skip');
+  await check.getByTestId('remedies').getByRole('button').first().click();
+  await expect(check).toHaveAttribute('data-state', 'clear');
 });

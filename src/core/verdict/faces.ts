@@ -7,6 +7,7 @@ import { clearanceFace } from './chassis/clearance.face';
 import { lift } from './chassis/lift.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
+import { trainFace } from './chassis/train.face';
 import { skipFace } from './drive/belts/skip.face';
 import { teethFace } from './drive/belts/teeth.face';
 import { assemblyFace } from './drive/gears/assembly.face';
@@ -73,6 +74,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   lift,
   side,
   tip,
+  trainFace,
   skipFace,
   teethFace,
   assemblyFace,

@@ -7,6 +7,7 @@ import { clearance } from './chassis/clearance.check';
 import { lift } from './chassis/lift.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
+import { train } from './chassis/train.check';
 import { skip } from './drive/belts/skip.check';
 import { teeth } from './drive/belts/teeth.check';
 import { assembly } from './drive/gears/assembly.check';
@@ -64,6 +65,7 @@ export const CHECKS: readonly CheckRecord[] = [
   lift,
   side,
   tip,
+  train,
   skip,
   teeth,
   assembly,

@@ -67,6 +67,8 @@ export const marshHareA: BuildDocument = {
         slotMaxMm: 40,
         pinion: { boreMm: 3.17, flatDepthMm: 0.4, material: material('steel') },
         wheel: { boreMm: 8, hexAcrossFlatsMm: 9, material: material('nylon'), fillFactor: 0.75 },
+        // behind the motor, on the shaft between the axles
+        at: { xMm: -243.5 },
       },
       {
         id: 'bevel',
@@ -125,13 +127,20 @@ export const marshHareA: BuildDocument = {
     claRearM2: 0,
     cornerRadiusM: 3,
     bodies: [
-      { id: 'pack', xMm: -140, yMm: 18, zMm: 36 },
-      { id: 'motor', xMm: -205, yMm: -22, zMm: 46 },
+      { id: 'pack', xMm: -140, yMm: 29, zMm: 36 },
+      { id: 'motor', xMm: -205, yMm: -33.5, zMm: 46 },
       { id: 'controller', xMm: -85, yMm: -30, zMm: 44 },
       { id: 'load-servo', xMm: -53, yMm: 20, zMm: 46 },
       { id: 'payload', xMm: -150, yMm: 0, zMm: 105 },
       { id: 'part-plate', xMm: -145, yMm: 0, zMm: 22, lengthMm: 250, widthMm: 52, heightMm: 4 },
-      { id: 'rest', xMm: -147, yMm: 2, zMm: 78 },
+      { id: 'rest', xMm: -147, yMm: 0, zMm: 78 },
+    ],
+    // the gear reaches through a slot that was sawn by hand, until the plate was drawn with one
+    touching: [{ id: 'gearSlot', a: 'part-plate', b: 'train.spur.wheel' }],
+    // under the shaft that turns
+    ways: [
+      { id: 'controller', xMm: -98, yMm: 0, zMm: 35 },
+      { id: 'servo', xMm: -66, yMm: 0, zMm: 33 },
     ],
   },
   suspension: marshHareSuspension,
@@ -143,6 +152,7 @@ export const marshHareA: BuildDocument = {
 export const marshHareB: Patch = [
   { path: ['drive', 'currentLimitA'], value: 70 },
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
+  { path: ['chassis', 'bodies', 'motor', 'yMm'], value: -35.1 },
   { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
   {
     path: ['power', 'loads', 'servo'],
@@ -205,6 +215,8 @@ export const READ_AT_MINUTES_C = [4, 8] as const;
 export const marshHareD: Patch = [
   { path: ['drive', 'motor'], value: motor('motor-540-sensored-17') },
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 21 },
+  { path: ['chassis', 'bodies', 'motor', 'yMm'], value: -36.7 },
+  { path: ['chassis', 'touching'], value: [] },
   { path: ['drive', 'heat', 'housing'], value: 'heatsink' },
   { path: ['drive', 'heat', 'pinionJoint'], value: 'flat' },
   { path: ['drive', 'heat', 'readings'], value: undefined },

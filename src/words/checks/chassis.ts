@@ -72,6 +72,8 @@ export const offDrawnWords = ({ by, car }: { by: string; car: 'higher' | 'lower'
 const where = (at: string | undefined) => (at ? ` at ${at} of travel` : '');
 const whereWords = (at: string | undefined, steered: boolean) => `${where(at)}${steered ? ', steered' : ''}`;
 
+const MESHES = { near: 'too near, they jam', far: 'too far, they skip', right: 'right' } as const;
+
 /** Sentences about fits. */
 export const FIT_SENTENCES: Sentences<'fit'> = {
   'fit.meets': ({ a, b, deep, at, steered, freeTo }) =>
@@ -79,6 +81,8 @@ export const FIT_SENTENCES: Sentences<'fit'> = {
   'fit.near': ({ a, b, apart, wanted, at, steered, freeTo }) =>
     `${firstUp(thingWords(a))} comes within ${apart} of ${thingWords(b)}${whereWords(at, steered)}; ${wanted} are wanted${freeTo ? `, which it has up to ${freeTo}` : ''}.`,
   'fit.free': ({ things }) => `None of ${things} things comes near another.`,
+  'fit.train': ({ stage, motor, apart, mesh, too }) =>
+    `${motor ? 'Motor and gear' : 'The shafts'} of stage ${stage} stand ${apart} apart, the teeth meet at ${mesh}: ${MESHES[too]}.`,
   'fit.ground': ({ clearance, wish }) => `${clearance} are free over the ground, ${wish} are wished.`,
   'fit.step': ({ step, wish }) => `It climbs a step of ${step}, the wish is ${wish}.`,
   'fit.play': ({ end, rim, bearings }) =>

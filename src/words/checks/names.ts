@@ -49,6 +49,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'chassis.tip': { title: 'Slides or rolls over', short: 'roll-over' },
   'chassis.lift': { title: 'Wheels stay down', short: 'axle lift' },
   'chassis.side': { title: 'Left and right', short: 'left share' },
+  'fit.train': { title: 'Gears meet where they stand', short: 'gear places' },
   'fit.clearance': { title: 'Nothing touches, enough under it', short: 'room' },
   'suspension.sag': { title: 'Sag at rest', short: 'sag' },
   'suspension.landing': { title: 'Landing without bottoming', short: 'landing' },

@@ -94,6 +94,8 @@ export const PROOF_WORDS: Readonly<Record<string, string>> = {
   throughTravel: 'move each wheel through its travel by hand, then drive the same rough stretch',
   dropForMarks: 'drop it from the height of the brief and look for marks where the chassis would touch',
   aidInTurns: 'drive the same bend with the aid off and on, in turns',
+  turnByHand:
+    'turn the wheels by hand, wheels off the ground and the pack out, and feel for a tight spot or a rattle',
   pushThroughTravel: 'springs off: push each wheel from full droop to full bump, from lock to lock, and look',
   clampAndHit: 'clamp the part, hit it light and hard, and count until it fails',
   layOnBed: 'lay it on the bed',

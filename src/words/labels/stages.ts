@@ -174,6 +174,22 @@ export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'fitMm',
     limits: { from: 0, to: 5 },
   },
+  'drive.stages.*.at': { label: 'Where the driven gear stands' },
+  'drive.stages.*.at.xMm': {
+    label: 'Driven gear, from the front axle, forward',
+    quantity: 'lengthMm',
+    limits: { from: -3000, to: 3000 },
+  },
+  'drive.stages.*.at.yMm': {
+    label: 'Driven gear, from the middle, to the left',
+    quantity: 'lengthMm',
+    limits: { from: -1000, to: 1000 },
+  },
+  'drive.stages.*.at.zMm': {
+    label: 'Driven gear, over the ground',
+    quantity: 'lengthMm',
+    limits: { from: -1000, to: 1000 },
+  },
   'drive.stages.*.on': { label: 'Serves' },
   'drive.stages.*.front': { label: 'Bevel at the front' },
   'drive.stages.*.front.pinion': { label: 'Bevel at the front, gear along the car' },

@@ -64,6 +64,7 @@ const OF_AN_END: Readonly<Record<string, FieldLabel>> = {
   damperMm: length('damper, across', { above: 0, to: 200 }),
   shaftMm: length('drive shaft, across', { above: 0, to: 100 }),
   shaftInnerMm: length('drive shaft’s inner joint, from the middle', { from: 0, to: 1000 }),
+  shaftInnerZMm: length('drive shaft’s inner joint, over the ground', { from: 0, to: 1000 }),
   held: { label: 'links, what they withstand' },
   'held.*': { label: 'link' },
   'held.*.pullN': { label: 'link withstands', quantity: 'forceN', limits: { above: 0, to: 1_000_000 } },

@@ -45,6 +45,7 @@ const endSchema = Joi.object<SuspensionEnd>({
   damperMm: positive().max(200),
   shaftMm: positive().max(100),
   shaftInnerMm: notNegative().max(1000),
+  shaftInnerZMm: notNegative().max(1000),
   held: Joi.array()
     .items(
       Joi.object<LinkHeld>({

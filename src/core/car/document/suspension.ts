@@ -62,6 +62,8 @@ export interface SuspensionEnd {
   /** The shaft that drives the wheel, across, and its inner joint from the middle of the car. */
   shaftMm?: number;
   shaftInnerMm?: number;
+  /** Height of that joint over the ground, where it is not the wheel's. */
+  shaftInnerZMm?: number;
   /** What its rods, balls, hinges and mounts withstand. */
   held?: LinkHeld[];
 }

@@ -11,6 +11,7 @@ import {
   type Carrier,
   type GearBody,
   type GearMount,
+  type GearPlace,
   type Stage,
   STAGE_KINDS,
 } from './stage';
@@ -91,4 +92,9 @@ export const stageSchema = Joi.object<Stage>({
   on: Joi.valid(...AXLES),
   front: sides(),
   rear: sides(),
+  at: Joi.object<GearPlace>({
+    xMm: finite().min(-3000).max(3000),
+    yMm: finite().min(-1000).max(1000),
+    zMm: finite().min(-1000).max(1000),
+  }),
 });

@@ -24,6 +24,13 @@ export interface BevelSides {
   ring: 'left' | 'right';
 }
 
+/** The middle of a driven gear in the car: x from the front axle and forward, y to the left, z over the ground. */
+export interface GearPlace {
+  xMm?: number;
+  yMm?: number;
+  zMm?: number;
+}
+
 /** How a body sits on its shaft, and what is bolted to it. */
 export interface Seat {
   boreMm?: number;
@@ -129,6 +136,8 @@ export interface Stage {
   /** Of a bevel pair: at the front axle, and at the rear one. */
   front?: BevelSides;
   rear?: BevelSides;
+  /** Of the driven gear; where the last one stands follows from its axle. */
+  at?: GearPlace;
 }
 
 /** Turns in over turns out of one stage by its teeth, or else as typed; undefined while neither is known. */

@@ -132,11 +132,12 @@ export interface Near {
   isMesh: boolean;
 }
 
-/** Where two bodies come nearest over all poses, the first of them; each on the body that is named. */
+/** Where two bodies come nearest over all poses, the first of them; each on the body that is named. None where never so near. */
 export function nearestOver(
   poses: readonly PosedBodies[],
   [nameA, bodyA]: readonly [string, Body],
   [nameB, bodyB]: readonly [string, Body],
+  withinMm = Infinity,
 ): Near | undefined {
   const isMesh = bodyA.mesh !== undefined || bodyB.mesh !== undefined;
   let near: Near | undefined;
@@ -146,8 +147,9 @@ export function nearestOver(
     const stands = inA === STILL && inB === STILL;
     if (stands && still) continue;
     still ||= stands;
-    const signedMm = bodiesMm(bodyA, inA, bodyB, inB, near?.signedMm);
-    if (signedMm !== undefined && (!near || signedMm < near.signedMm - TIE_MM))
+    const signedMm = bodiesMm(bodyA, inA, bodyB, inB, near?.signedMm ?? withinMm);
+    if (signedMm === undefined) continue;
+    if (near ? signedMm < near.signedMm - TIE_MM : signedMm < withinMm)
       near = { signedMm, pose: pose.name, isMesh };
   }
   return near;

@@ -6,6 +6,7 @@ import { type PlateInput, plateDrawing, plateSections } from '../../physics/maki
 import type { HolesResult } from '../../physics/printing/holes/definition';
 import { holesSolve } from '../../physics/printing/holes/solve';
 import { bodiesOf, type PlacedBody, REST } from '../chassis/bodiesOfBuild';
+import { trainOfCar } from '../train/trainOfCar';
 import type { Drawer } from './drawer';
 import { bulkheadScrews, plateTopMm } from './plateTop';
 
@@ -43,6 +44,24 @@ function notchesOf({ document }: Drawer): NonNullable<PlateInput['notches']> {
       min: [rear, side > 0 ? inner : -BEYOND_MM] as const,
       max: [front, side > 0 ? BEYOND_MM : -inner] as const,
     }));
+  });
+}
+
+/** Slots for the gears that reach down to the plate. */
+function gearSlots({ document }: Drawer): NonNullable<PlateInput['notches']> {
+  const top = plateTopMm(document);
+  if (top === undefined) return [];
+  return trainOfCar(document).things.flatMap(({ gear, axis }) => {
+    if (!gear) return [];
+    const { centreMm, tipMm, widthMm } = gear;
+    const over = centreMm[2] - top - ROOM_MM;
+    if (over >= tipMm) return [];
+    const wide = widthMm / 2 + ROOM_MM;
+    const round = Math.sqrt(tipMm ** 2 - Math.max(0, over) ** 2) + ROOM_MM;
+    const [x, y] = axis.along === 0 ? [wide, round] : [round, wide];
+    return [
+      { min: [centreMm[0] - x, centreMm[1] - y] as const, max: [centreMm[0] + x, centreMm[1] + y] as const },
+    ];
   });
 }
 
@@ -96,7 +115,7 @@ function inputOf(drawer: Drawer): Assembled<PlateInput> {
         max: [xMm + long / 2, yMm + wide / 2],
       })),
       reach: holes.map(({ at }) => at),
-      notches: notchesOf(drawer),
+      notches: [...notchesOf(drawer), ...gearSlots(drawer)],
       marginMm: drawer.of('marginMm'),
       thicknessMm: drawer.of('thicknessMm'),
       holes,

@@ -16,6 +16,8 @@ const OFF: Readonly<Record<LinkThing, readonly [outMm: number, upMm: number]>> =
   upright: [70, 0],
   wheel: [100, 0],
 };
+/** Gears and shafts rise out of the car, mm. */
+const TRAIN_UP_MM = 70;
 /** Components rise over the lowest of them by so much of their height over it, and at least so far. */
 const [SPREAD, LEAST_MM] = [0.5, 24];
 
@@ -26,7 +28,8 @@ export function offsetsApart(things: readonly Thing[]): ReadonlyMap<string, Vec3
   );
   const lowest = Math.min(...heights.values());
   return new Map(
-    things.map(({ id, of }): [string, Vec3] => {
+    things.map(({ id, of, train }): [string, Vec3] => {
+      if (train) return [id, [0, 0, TRAIN_UP_MM]];
       if (of) {
         const [outMm, upMm] = OFF[of.thing];
         return [id, [0, of.side === 'left' ? outMm : -outMm, upMm]];

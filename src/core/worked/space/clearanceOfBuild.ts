@@ -11,7 +11,8 @@ import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { playOf } from '../suspension/playOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { type CarPose, carPoses, posedBodies } from './posesOfCar';
-import { isOfWheel, type Thing, thingsOf } from './thingsOfCar';
+import { isOfWheel, type Thing, thingsOf, TRAIN } from './thingsOfCar';
+import { lineOf, type TrainThing } from '../train/trainOfCar';
 
 /** Distances that are wanted, mm: of what moves; of what is hot, a wire and the pack from it. */
 export const WANTED = { movingMm: 1.5, hotMm: 5, wireMm: 3, packMm: 3 } as const;
@@ -79,12 +80,17 @@ function workOut(document: BuildDocument): Assembled<ClearanceOfBuild> {
   things.forEach((a, i) =>
     things.slice(i + 1).forEach((b, k) => {
       if (areJoined(document, a, b)) return;
-      const found = nearestOver(posed, [a.body, bodies[i]!], [b.body, bodies[i + 1 + k]!]);
-      if (!found) return;
       const moves = a.body !== CAR || b.body !== CAR;
       const wantedMm = wantedOf(document, a, b, moves);
+      const shownMm = Math.max(SHOWN_TIMES * wantedMm, CONTACT_MM);
+      const found = nearestOver(
+        posed,
+        [a.body, bodies[i]!],
+        [b.body, bodies[i + 1 + k]!],
+        shownMm + CONTACT_MM,
+      );
+      if (!found || found.signedMm > shownMm) return;
       const { signedMm } = found;
-      if (signedMm > Math.max(SHOWN_TIMES * wantedMm, CONTACT_MM)) return;
       near.push({
         a,
         b,
@@ -102,7 +108,7 @@ function workOut(document: BuildDocument): Assembled<ClearanceOfBuild> {
   near.sort((one, other) => one.marginMm - other.marginMm);
   const unplaced = bodiesOf(document).filter(({ id, placed }) => !placed && id !== REST).length;
   const still = things.flatMap(({ id, body, forms }) =>
-    body === CAR && !ENDS.some((end) => isOfWheel(id, end)) ? forms.map(bodyOf) : [],
+    (body === CAR || body === TRAIN) && !ENDS.some((end) => isOfWheel(id, end)) ? forms.map(bodyOf) : [],
   );
   const [front, rear] = (['front', 'rear'] as const).map((end) => tyreAt(document.drive, end)?.radiusMm);
   return {
@@ -192,6 +198,8 @@ const liesOn = ({ wire }: Thing, other: Thing): boolean =>
 /** What hangs on each other by a joint meets there. */
 function areJoined({ suspension }: BuildDocument, one: Thing, other: Thing): boolean {
   if (liesOn(one, other) || liesOn(other, one)) return true;
+  if (one.train && other.train) return turnTogether(one.train, other.train);
+  if (one.train || other.train) return one.train ? isOn(one.train, other) : isOn(other.train!, one);
   const [a, b] = [one.of, other.of];
   if (!a || !b || a.end !== b.end || a.side !== b.side) return false;
   const pair = new Set([a.thing, b.thing]);
@@ -208,3 +216,13 @@ function areJoined({ suspension }: BuildDocument, one: Thing, other: Thing): boo
     (pair.has('damper') && on === 'lower' && pair.has('lower'))
   );
 }
+
+/** On one line, or with teeth in each other; a shaft ends in the gears that it drives. */
+function turnTogether(a: TrainThing, b: TrainThing): boolean {
+  return lineOf(a.axis) === lineOf(b.axis) || (a.role !== 'shaft' && a.stage === b.stage && a.end === b.end);
+}
+
+/** What sits on the motor's own shaft, and what turns an axle's drive shafts. */
+const isOn = ({ motor, role, end }: TrainThing, { id, of }: Thing): boolean =>
+  (id === 'motor' && motor === true) ||
+  (of?.thing === 'shaft' && role === 'wheel' && (end === undefined || end === of.end));

@@ -64,7 +64,8 @@ const SEVERAL = ['wheel', 'motor', 'pack', 'controller'] as const;
 /** Components that a thing of a corner is drawn in place of, without its corner. */
 const BODY_OF: Partial<Readonly<Record<LinkThing, string>>> = { wheel: 'wheel', upright: 'hub' };
 
-function kindsOf({ power }: BuildDocument, { id, of }: Thing): string[] {
+function kindsOf({ power }: BuildDocument, { id, of, train }: Thing): string[] {
+  if (train) return [id, train.role === 'shaft' ? 'centreShaft' : 'gear'];
   if (of) {
     const component = BODY_OF[of.thing];
     return [

@@ -4,7 +4,7 @@ import { type End, ENDS } from '../../car/document/suspension';
 import { between, type PosedBodies } from '../../physics/clearance/poses';
 import { cornerOf, endOf, steers } from '../suspension/endOfBuild';
 import { posedCorner } from '../suspension/posedCorner';
-import { shaftEnds } from './shaftEnds';
+import { shaftEnds } from '../train/shaftEnds';
 import { bodyName, motionOnCar, SIDES } from './sides';
 
 /** Shares of the way from rest to full bump, or to full droop. */

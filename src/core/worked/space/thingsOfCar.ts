@@ -10,9 +10,11 @@ import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { drawnForms } from './drawnForms';
 import { shellOfCar } from './shellOfCar';
+import { formsOfTrain } from './trainForms';
+import { type TrainThing, trainOfCar } from '../train/trainOfCar';
 import { wiresOfCar } from './wiresOfCar';
 import type { ThingForm } from './thingForm';
-import { shaftEnds, USUAL_SHAFT } from './shaftEnds';
+import { shaftEnds, USUAL_SHAFT } from '../train/shaftEnds';
 import { bodyName, onCar, type Side, SIDES } from './sides';
 
 export const LINK_THINGS = [
@@ -36,6 +38,8 @@ export interface Thing {
   wire?: { id: string; from: string; to: string; fromName: string; toName: string };
   /** Of the body shell. */
   shell?: true;
+  /** Of the drive train. */
+  train?: TrainThing;
   /** Of what moves with a wheel. */
   of?: { thing: LinkThing; end: End; side: Side };
   /** The body that it moves with. */
@@ -49,6 +53,8 @@ export interface Thing {
 /** Across, mm, where nothing is said: by judgement of cars of 1:10. */
 export const USUAL_ACROSS = { armMm: 8, linkMm: 6, damperMm: 13 } as const;
 const [ROD_SHARE, TYRE_PIECES, RIM_SHARE, WIDTH_SHARE] = [0.3, 24, 0.6, 0.62];
+/** The body that gears and shafts turn with: where it stands no wheel moves it. */
+export const TRAIN = 'train';
 /** The body shell's id. */
 export const SHELL = 'shell';
 /** What heats itself. */
@@ -83,6 +89,13 @@ export function thingsOf(document: BuildDocument): Thing[] {
     ...(shell.length > 0
       ? [{ id: SHELL, shell: true as const, body: CAR, class: 'plain' as const, forms: shell }]
       : []),
+    ...trainOfCar(document).things.map((train): Thing => ({
+      id: train.id,
+      train,
+      body: TRAIN,
+      class: 'plain',
+      forms: formsOfTrain(train),
+    })),
     ...drawn.flatMap((end) => SIDES.flatMap((side) => cornerThings(document, end, side, wheelbaseMm))),
   ].map((thing) => (forms.has(thing.id) ? { ...thing, forms: forms.get(thing.id)! } : thing));
 }

@@ -10,7 +10,8 @@ import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import { CUT_AXIS } from './carLook';
 import { type CarSceneProps, CarStill } from './CarStill';
 import { ForceArrow } from './ForceArrow';
-import { DrawnMesh, matrixOf, type Skin, ThingMesh } from './ThingMeshes';
+import type { Skin } from './Surface';
+import { DrawnMesh, matrixOf, ThingMesh } from './ThingMeshes';
 
 const HEIGHT_PX = 430;
 /** The car's axes as the scene has them: left, up, forward. */
@@ -71,6 +72,7 @@ export function CarScene(props: CarSceneProps) {
                     key={thing.id}
                     thing={thing}
                     motion={motionOf(thing.id, thing.body)}
+                    turnDeg={look.turnDeg}
                     skin={skinOf(thing.id)}
                     onPick={() => onPick(thing.id)}
                   />

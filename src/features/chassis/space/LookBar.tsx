@@ -11,11 +11,13 @@ interface LookBarProps {
   look: CarLook;
   /** Lowest and highest place of the car along each axis, mm. */
   extent: readonly (readonly [low: number, high: number])[];
+  /** Whether gears stand in it. */
+  geared: boolean;
   onLook(look: CarLook): void;
 }
 
 /** How the car is looked at: by which colours, through, cut, and taken apart. */
-export function LookBar({ look, extent, onLook }: LookBarProps) {
+export function LookBar({ look, extent, geared, onLook }: LookBarProps) {
   const change = (to: Partial<CarLook>) => onLook({ ...look, ...to });
   const [low, high] = look.cut === 'none' ? [0, 0] : extent[CUT_AXIS[look.cut]]!;
   const cutTo = (cut: Cut) => {
@@ -81,6 +83,17 @@ export function LookBar({ look, extent, onLook }: LookBarProps) {
           step={0.05}
           onChange={(apart) => change({ apart })}
         />
+        {geared ? (
+          <QuantitySlider
+            label="Wheels turned"
+            quantity="angleDeg"
+            value={look.turnDeg}
+            min={0}
+            max={360}
+            step={1}
+            onChange={(turnDeg) => change({ turnDeg })}
+          />
+        ) : null}
       </Box>
     </>
   );

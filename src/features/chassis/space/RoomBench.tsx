@@ -1,10 +1,11 @@
 import { ENDS } from '@/core/car/document/suspension';
-import { USUAL_SHAFT } from '@/core/worked/space/shaftEnds';
+import { USUAL_SHAFT } from '@/core/worked/train/shaftEnds';
 import { USUAL_ACROSS } from '@/core/worked/space/thingsOfCar';
 import { Fold } from '@/ui/controls/Fold';
 import { DocumentField, Group } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
 import { ShellAndWires } from './ShellAndWires';
+import { TrainPlaces } from './TrainPlaces';
 
 /** What is wished under the car, and how thick what moves is. */
 export function RoomBench() {
@@ -17,6 +18,7 @@ export function RoomBench() {
         <DocumentField path={['chassis', 'stepMm']} example={30} />
       </Group>
       <ShellAndWires />
+      <TrainPlaces />
       {drawn.map((end) => (
         <Fold key={end} title={`How thick the ${end} links are`}>
           <DocumentField path={['suspension', end, 'armMm']} label="Arms" usual={USUAL_ACROSS.armMm} />
@@ -39,6 +41,11 @@ export function RoomBench() {
             path={['suspension', end, 'shaftInnerMm']}
             label="Its inner joint, from the middle"
             usual={USUAL_SHAFT.innerMm}
+          />
+          <DocumentField
+            path={['suspension', end, 'shaftInnerZMm']}
+            label="Its inner joint, over the ground"
+            usual={document.suspension[end]?.corner?.wheelCentre[2]}
           />
         </Fold>
       ))}

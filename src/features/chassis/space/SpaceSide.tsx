@@ -125,7 +125,12 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
         </Typography>
       ) : null}
       <Box sx={dimmedWhen(worked.stale)}>
-        <LookBar look={look} extent={extentOf(things)} onLook={setLook} />
+        <LookBar
+          look={look}
+          extent={extentOf(things)}
+          geared={things.some(({ train }) => train?.gear)}
+          onLook={setLook}
+        />
         <CarScene
           things={things}
           bodies={bodies}

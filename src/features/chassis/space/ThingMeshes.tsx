@@ -1,49 +1,13 @@
 'use client';
 
 import { type ReactNode, useEffect, useMemo } from 'react';
-import { BufferAttribute, BufferGeometry, DoubleSide, Matrix4, type Plane, Quaternion, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, Matrix4, Quaternion, Vector3 } from 'three';
 import { ConvexGeometry } from 'three/examples/jsm/geometries/ConvexGeometry.js';
 import type { Motion, Vec3 } from '@/core/base/vec3';
 import type { ThingForm } from '@/core/worked/space/thingForm';
 import type { Thing } from '@/core/worked/space/thingsOfCar';
-
-/** How a thing is drawn. */
-export interface Skin {
-  colour: string;
-  /** Seen through. */
-  clear: boolean;
-  /** What lies behind them is left away. */
-  planes: readonly Plane[];
-}
-
-/** How much of what lies behind a thing that is seen through, and behind a tyre, it hides. */
-const [CLEAR, ROLLER] = [0.16, 0.35];
-
-function Surface({
-  skin: { colour, clear, planes },
-  flat = false,
-  opacity = 1,
-}: {
-  skin: Skin;
-  flat?: boolean;
-  opacity?: number;
-}) {
-  const shown = clear ? Math.min(CLEAR, opacity) : opacity;
-  return (
-    <meshStandardMaterial
-      // a material learns of planes and of glass only when it is made
-      key={`${planes.length} ${shown}`}
-      color={colour}
-      roughness={0.8}
-      flatShading={flat}
-      side={DoubleSide}
-      transparent={shown < 1}
-      opacity={shown}
-      depthWrite={shown === 1}
-      clippingPlanes={[...planes]}
-    />
-  );
-}
+import { GearMesh } from './GearMesh';
+import { ROLLER, type Skin, Surface } from './Surface';
 
 export const matrixOf = ({ rows, shift }: Motion): Matrix4 =>
   new Matrix4().set(...rows[0], shift[0], ...rows[1], shift[1], ...rows[2], shift[2], 0, 0, 0, 1);
@@ -83,13 +47,16 @@ export function DrawnMesh({ positions, rest, motion, skin, onPick }: DrawnMeshPr
 }
 
 export function ThingMesh({
-  thing: { forms, roller, shell },
+  thing: { forms, roller, shell, train },
   motion: { rows, shift },
+  turnDeg,
   skin,
   onPick,
 }: {
   thing: Thing;
   motion: Motion;
+  /** How far the wheels are turned. */
+  turnDeg: number;
   skin: Skin;
   onPick(): void;
 }) {
@@ -103,7 +70,9 @@ export function ThingMesh({
         onPick();
       }}
     >
-      {roller ? (
+      {train?.gear ? (
+        <GearMesh train={train} turnDeg={turnDeg} skin={skin} />
+      ) : roller ? (
         <Bar from={roller.fromMm} to={roller.toMm} radiusMm={roller.radiusMm} open>
           <Surface skin={skin} opacity={ROLLER} />
         </Bar>

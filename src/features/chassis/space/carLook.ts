@@ -24,9 +24,11 @@ export interface CarLook {
   cutMm: number;
   /** Share of the way to where it is taken apart. */
   apart: number;
+  /** How far the wheels are turned, and the gears before them. */
+  turnDeg: number;
 }
 
-export const PLAIN_LOOK: CarLook = { by: 'kind', xray: false, cut: 'none', cutMm: 0, apart: 0 };
+export const PLAIN_LOOK: CarLook = { by: 'kind', xray: false, cut: 'none', cutMm: 0, apart: 0, turnDeg: 0 };
 
 const OF_STATE: Readonly<Record<State, InkName>> = {
   over: 'rust',
@@ -59,7 +61,8 @@ export function inksBy(
   );
 }
 
-function inkOfKind({ of, class: kind, body, shell }: Thing): InkName {
+function inkOfKind({ of, class: kind, body, shell, train }: Thing): InkName {
+  if (train) return train.role === 'shaft' ? 'slate' : 'moss';
   if (kind === 'wire') return 'rust';
   if (shell) return 'quiet';
   if (kind === 'hot') return 'ochre';

@@ -153,6 +153,7 @@ describe('heat of a build', () => {
       'drive.winding',
       'fasteners',
       'fit.clearance',
+      'fit.train',
       'gears.assembly',
       'gears.opening',
       'gears.tooth',

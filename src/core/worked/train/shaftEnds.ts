@@ -7,16 +7,25 @@ import type { Corner } from '../../physics/corner/corner';
 /** Where nothing is said, mm: by judgement of cars of 1:10. */
 export const USUAL_SHAFT = { acrossMm: 4, innerMm: 18 } as const;
 
+/** The left drive shaft's inner joint, as the corner is drawn. */
+export function innerJointOf(
+  { suspension }: BuildDocument,
+  end: End,
+  { wheelCentre: [x, , z] }: Corner,
+): Vec3 {
+  const { shaftInnerMm = USUAL_SHAFT.innerMm, shaftInnerZMm = z } = suspension[end] ?? {};
+  return [x, shaftInnerMm, shaftInnerZMm];
+}
+
 /** Joints of the shaft that drives the left wheel of an end, as the corner is drawn; none where nothing drives it. */
 export function shaftEnds(
-  { drive, suspension }: BuildDocument,
+  document: BuildDocument,
   end: End,
-  { wheelCentre: [x, y, z] }: Corner,
+  corner: Corner,
 ): readonly [inner: Vec3, outer: Vec3] | undefined {
-  const innerMm = suspension[end]?.shaftInnerMm ?? USUAL_SHAFT.innerMm;
-  if (motorsInWheels(drive) || !drivenOf(drive).includes(end) || innerMm >= y) return undefined;
-  return [
-    [x, innerMm, z],
-    [x, y, z],
-  ];
+  const { drive } = document;
+  const inner = innerJointOf(document, end, corner);
+  if (motorsInWheels(drive) || !drivenOf(drive).includes(end) || inner[1] >= corner.wheelCentre[1])
+    return undefined;
+  return [inner, corner.wheelCentre];
 }
