@@ -6,7 +6,7 @@ import { type BeamInput, beamStresses } from '../../physics/strength/beam';
 import { filletFactor } from '../../physics/strength/fillet';
 import { printedBar } from '../../physics/strength/printedBar';
 import { strengthOf, hasLayers } from './materialOfBuild';
-import { sectionOfShape, keptOf, USUAL_LINE_MM } from './partSection';
+import { keptOf, sectionOfShape, shearedBy, USUAL_LINE_MM } from './partSection';
 import { warm, layersOf, Base, NOT_LOADED, at, LoadedPart } from './loadedPart';
 
 export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
@@ -42,7 +42,9 @@ export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<Loaded
       : filletFactor(bar, rootMm, filletMm);
   const stiffness = (upright ? kept.upright : kept.sideways) * solidPart;
   const inside = part.shape!.profile === 'plate' ? plateOf(part, beam, found, upright) : undefined;
-  const sheared = inside ? inside.shearMpa : found.shearStressMpa / kept.area;
+  // a force that bends about one axis runs along the other
+  const own = shearedBy(part, section, about === 'x' ? 'y' : 'x');
+  const sheared = inside ? inside.shearMpa : found.shearN * own.peak;
   const shearStressMpa = sheared / (1 - drilled);
   const shearAllowableMpa = inside ? sheared * inside.byShear : found.shearAllowableMpa;
   const [byBending, byShear] = [
@@ -76,7 +78,7 @@ export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<Loaded
         stressMpa: bending ? found.stressMpa / stiffness : shearStressMpa,
         ...(raised > 1 ? { root: { rootMm: rootMm!, filletMm: filletMm!, raised } } : {}),
         ...(layered ? { layers: layers! } : {}),
-        kept: bending ? stiffness : kept.area,
+        kept: bending ? stiffness : inside ? kept.area : own.kept,
         ...(part.temperatureC === undefined
           ? {}
           : { warmShare: derate(strengthOf(part.material!), part.temperatureC) }),

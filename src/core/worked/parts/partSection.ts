@@ -2,6 +2,7 @@ import type { Part } from '../../car/parts/parts';
 import type { PartShape } from '../../car/parts/partShape';
 import { missingOf } from '../../base/assembled';
 import { type Section, sectionProperties } from '../../physics/strength/section';
+import { shearPeak } from '../../physics/strength/shearPeak';
 
 /** Width of a line where none is given, mm. */
 export const USUAL_LINE_MM = 0.42;
@@ -128,4 +129,17 @@ export function keptOf(
     sideways: about[upright === 'x' ? 'y' : 'x'],
     area: 1 - (lost * inner.areaMm2) / whole.areaMm2,
   };
+}
+
+/** The largest shear stress of a part's section for each newton along an axis of it, 1/mm², and what of the solid one's is left. */
+export function shearedBy(
+  part: Pick<Part, 'perimeters' | 'lineMm' | 'infill'>,
+  { section, coreOf }: PartSection,
+  along: 'x' | 'y',
+): { peak: number; kept: number } {
+  const solid = shearPeak(section, along);
+  const core = isFilled(part) ? coreOf(part.perimeters! * (part.lineMm ?? USUAL_LINE_MM)) : undefined;
+  if (!core) return { peak: solid, kept: 1 };
+  const peak = shearPeak(section, along, { section: core, share: part.infill! ** CORE_EXPONENT });
+  return { peak, kept: solid / peak };
 }

@@ -107,6 +107,31 @@ test('a hole takes its width of a plate that bends over it, its cube of one that
   ).toBeCloseTo(0.75, 3);
 });
 
+test('a short flanged plate is sheared off in its flanges, by the moment of what lies beyond over what is there', () => {
+  const short: Part = {
+    ...arm,
+    layers: 'along',
+    shape: {
+      as: 'beam',
+      profile: 'flanged',
+      support: 'cantilever',
+      lengthMm: 0.5,
+      widthMm: 40,
+      heightMm: 3,
+      wallMm: 3,
+      flangeMm: 15,
+    },
+  };
+  // a lying plate of 40 × 3 with two flanges of 3 × 12 on it: neutral axis 4.3125 mm over its foot
+  const neutral = (120 * 1.5 + 72 * 9) / 192;
+  const inertia =
+    (40 * 3 ** 3) / 12 + 120 * (neutral - 1.5) ** 2 + (6 * 12 ** 3) / 12 + 72 * (9 - neutral) ** 2;
+  const peak = (6 * (15 - neutral) ** 2) / 2 / (inertia * 6);
+  const { mode, breaksAtN } = strength(short).worst;
+  expect(mode).toBe('sheared');
+  expect(breaksAtN).toBeCloseTo(arm.material!.interlayerShearMpa / peak, 6);
+});
+
 test('a load that comes again leaves a tenth less for every tenfold, and a hole and layers across it less than that', () => {
   const often = (part: Part, times: number) =>
     strength({ ...part, loads: [{ ...part.loads![0]!, times }] }).worst;
