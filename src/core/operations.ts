@@ -5,6 +5,8 @@ import { driveSiteSchema } from './physics/place/site.schema';
 import { driveBrake } from './physics/braking/brake';
 import { driveBrakeSchema } from './physics/braking/brake.schema';
 import type { Schema } from 'joi';
+import { airEstimate } from './physics/air/estimate';
+import { airEstimateSchema } from './physics/air/estimate.schema';
 import { briefDemand } from './physics/motion/demand';
 import { briefDemandSchema } from './physics/motion/demand.schema';
 import { chassisBalance } from './physics/balance/balance';
@@ -154,6 +156,7 @@ export interface Operation {
 }
 
 const OPERATIONS = {
+  'air.estimate': { schema: airEstimateSchema, run: airEstimate },
   'beam.check': { schema: beamCheckSchema, run: beamCheck },
   'belt.drive': { schema: beltDriveSchema, run: beltDrive },
   'boss.check': { schema: bossCheckSchema, run: bossCheck },

@@ -113,6 +113,7 @@ describe('calc', () => {
         .stdout.split('\n')
         .map((line) => line.split(' ')[0]),
     ).toEqual([
+      'air.estimate',
       'beam.check',
       'belt.drive',
       'boss.check',

@@ -2,6 +2,7 @@ import type { OperationName } from '@/core/operations';
 
 /** What each operation answers, in a line. */
 export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
+  'air.estimate': 'drag and downforce of a body, wings and fins from their shapes, and how coarse that is',
   'beam.check': 'a printed beam under load: stress, shear, sag, and its layers the other way',
   'belt.drive':
     'a toothed belt on two pulleys: length, centres, tensions, margins, and the pitch of its span',

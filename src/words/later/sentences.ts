@@ -1,3 +1,4 @@
+import { AIR_NOTES, AIR_REFUSALS } from './airWords';
 import { BENCH_NOTES } from './benchNotes';
 import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
@@ -18,6 +19,7 @@ import { TRANSMISSION_NOTES } from './transmissionNotes';
 
 /** Words of findings and refusals that no page of a build shows at first, so that none of them fetches these. */
 export const LATER_SENTENCES = {
+  ...AIR_NOTES,
   ...BENCH_NOTES,
   ...LINK_NOTES,
   ...CLEARANCE_NOTES,
@@ -26,6 +28,7 @@ export const LATER_SENTENCES = {
   ...ALL_MESH_NOTES,
 };
 export const LATER_REFUSALS = {
+  ...AIR_REFUSALS,
   ...BENCH_REFUSALS,
   ...LINK_REFUSALS,
   ...CLEARANCE_REFUSALS,
