@@ -82,6 +82,9 @@ import { logMotor } from './physics/bench/motorLog';
 import { logMotorSchema } from './physics/bench/motorLog.schema';
 import { impactStaircase } from './physics/bench/staircase';
 import { impactStaircaseSchema } from './physics/bench/staircase.schema';
+import { handlingCircle } from './physics/handling/circle';
+import { handlingCircleSchema, handlingStraightSchema } from './physics/handling/handling.schema';
+import { handlingStraight } from './physics/handling/straight';
 import { holesSolve } from './physics/printing/holes/solve';
 import { holesSolveSchema } from './physics/printing/holes/solve.schema';
 import { printPlates } from './physics/printing/plates';
@@ -190,6 +193,8 @@ const OPERATIONS = {
   'gear.search': { schema: gearSearchSchema, run: (input: GearSearchInput) => gearSearch(input) },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
+  'handling.circle': { schema: handlingCircleSchema, run: handlingCircle },
+  'handling.straight': { schema: handlingStraightSchema, run: handlingStraight },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve },
   'impact.staircase': { schema: impactStaircaseSchema, run: impactStaircase },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity },

@@ -147,6 +147,8 @@ describe('calc', () => {
       'gear.search',
       'gear.strength',
       'gpx.speed',
+      'handling.circle',
+      'handling.straight',
       'holes.solve',
       'impact.staircase',
       'joint.capacity',

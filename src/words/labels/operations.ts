@@ -39,6 +39,9 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.search': 'a ratio from the gears at hand over one to three stages',
   'gear.strength': 'bending and wear of a tooth, and the width that holds',
   'gpx.speed': 'top speed, distance and time from a satellite track',
+  'handling.circle': 'understeer from circles driven at several speeds, against a prediction',
+  'handling.straight':
+    'whether it runs straight, told from slope and wind, and the steering that its drift stands for',
   'holes.solve': 'a hole pattern from caliper readings, its errors and the reading that is wrong',
   'impact.staircase': 'blows up and down: the energy that breaks half, its interval, the next blow, variants',
   'joint.capacity': 'torque that a joint between shaft and gear carries at a temperature',

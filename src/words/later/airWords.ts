@@ -4,7 +4,7 @@ import type { Sentences } from '../write';
 /** What the air of a car is noted for. */
 export const AIR_NOTES: Sentences<'note.air'> = {
   'note.air.stalled': ({ id, lift }) =>
-    `${id} has stalled: it bears no more than ${lift}, and drags like a plate. Less angle or less camber.`,
+    `${id} has stalled: it lifts no more than ${lift}, and drags like a plate. Less angle or less camber.`,
   'note.air.reynolds': ({ id, reynolds }) =>
     `${id} runs at a Reynolds number of ${reynolds}: a thin plate does better there than a thick profile, and figures scatter.`,
   'note.air.noSide': () => 'Without an area from the side nothing is said of side wind.',

@@ -2,6 +2,7 @@ import { AIR_NOTES, AIR_REFUSALS } from './airWords';
 import { BENCH_NOTES } from './benchNotes';
 import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
+import { HANDLING_NOTES, HANDLING_REFUSALS } from './handlingWords';
 import { CLEARANCE_NOTES, CLEARANCE_REFUSALS } from './clearanceWords';
 import { MAKING_REFUSALS } from './makingRefusals';
 import {
@@ -21,6 +22,7 @@ import { TRANSMISSION_NOTES } from './transmissionNotes';
 export const LATER_SENTENCES = {
   ...AIR_NOTES,
   ...BENCH_NOTES,
+  ...HANDLING_NOTES,
   ...LINK_NOTES,
   ...CLEARANCE_NOTES,
   ...LIGHTEST_NOTES,
@@ -30,6 +32,7 @@ export const LATER_SENTENCES = {
 export const LATER_REFUSALS = {
   ...AIR_REFUSALS,
   ...BENCH_REFUSALS,
+  ...HANDLING_REFUSALS,
   ...LINK_REFUSALS,
   ...CLEARANCE_REFUSALS,
   ...LIGHTEST_REFUSALS,
