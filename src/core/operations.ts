@@ -101,8 +101,8 @@ import { meshOrientSchema, meshSectionsSchema } from './physics/solid/sections.s
 import { landingImpact } from './physics/loads/impact';
 import { fastenerShareSchema } from './physics/fasteners/fasteners.schema';
 import { fastenerShare } from './physics/fasteners/share';
-import { partLightest } from './physics/strength/lightest';
-import { partLightestSchema } from './physics/strength/lightest.schema';
+import { partLightest } from './physics/lightest/lightest';
+import { partLightestSchema } from './physics/lightest/lightest.schema';
 import { clearanceCheck } from './physics/clearance/check';
 import { clearanceCheckSchema } from './physics/clearance/clearance.schema';
 import { linksForces } from './physics/links/linksForces';

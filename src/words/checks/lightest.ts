@@ -1,5 +1,5 @@
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
-import type { LimitedBy, PartLightestResult } from '@/core/physics/strength/lightestDefinition';
+import type { LimitedBy, PartLightestResult } from '@/core/physics/lightest/lightestDefinition';
 import type { Section } from '@/core/physics/strength/section';
 
 const LIMITS: Readonly<Record<LimitedBy, string>> = {

@@ -5,13 +5,13 @@ import type { BuildDocument } from '../../car/document/document';
 import type { ChosenMaterial } from '../../car/material/material';
 import type { Part } from '../../car/parts/parts';
 import type { PartShape } from '../../car/parts/partShape';
-import { partLightest } from '../../physics/strength/lightest';
+import { partLightest } from '../../physics/lightest/lightest';
 import type {
   BeamCase,
   LightPart,
   PartLightestResult,
   SizedSection,
-} from '../../physics/strength/lightestDefinition';
+} from '../../physics/lightest/lightestDefinition';
 import type { Section } from '../../physics/strength/section';
 import { casesOfBuild } from './casesOfBuild';
 import { CASE_NEEDS, forceOf } from './forceOnPart';

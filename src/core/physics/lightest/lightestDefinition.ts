@@ -1,8 +1,8 @@
 import type { Finding } from '../../base/finding';
 import type { Values } from '../../base/numeric/values';
-import type { Layers, StrengthMaterial } from './allowable';
-import type { BeamSupport } from './beam';
-import type { Point2, Section } from './section';
+import type { Layers, StrengthMaterial } from '../strength/allowable';
+import type { BeamSupport } from '../strength/beam';
+import type { Point2, Section } from '../strength/section';
 
 /** A load of the part, in the plane of its section and along it. */
 export interface BeamCase {

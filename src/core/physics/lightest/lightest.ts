@@ -1,9 +1,9 @@
 import { CalcError, refusal } from '../../base/errors';
 import { finding } from '../../base/finding';
 import { spread, type Values } from '../../base/numeric/values';
-import { byLayers, type Layers, type StrengthMaterial } from './allowable';
-import { type BeamSupport, bending } from './beam';
-import { bucklingOf, type ColumnEnds } from './column';
+import { byLayers, type Layers, type StrengthMaterial } from '../strength/allowable';
+import { type BeamSupport, bending } from '../strength/beam';
+import { bucklingOf, type ColumnEnds } from '../strength/column';
 import type {
   BeamCase,
   LightPart,
@@ -13,7 +13,7 @@ import type {
   PartLightestResult,
   SizedSection,
 } from './lightestDefinition';
-import { type Section, type SectionProperties, sectionProperties } from './section';
+import { type Section, type SectionProperties, sectionProperties } from '../strength/section';
 
 declare module '../../base/finding' {
   interface FindingFacts {

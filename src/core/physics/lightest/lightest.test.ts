@@ -1,9 +1,9 @@
 import { CalcError } from '../../base/errors';
-import { beamCheck } from './beam';
-import { columnCheck } from './column';
+import { beamCheck } from '../strength/beam';
+import { columnCheck } from '../strength/column';
 import { partLightest } from './lightest';
 import type { PartLightestInput } from './lightestDefinition';
-import { sectionProperties } from './section';
+import { sectionProperties } from '../strength/section';
 
 const petg = {
   densityGPerCm3: 1.27,

@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { finite, notNegative, positive, temperatureC, text } from '../../base/schema/fields';
-import { LAYERS } from './allowable';
+import { LAYERS } from '../strength/allowable';
 import { SIZES_OF } from './lightest';
 import type { LightestShape, PartLightestInput } from './lightestDefinition';
-import { strengthMaterialSchema } from './strength.schema';
+import { strengthMaterialSchema } from '../strength/strength.schema';
 
 const MOST_VALUES = 1000;
 const values = () =>
