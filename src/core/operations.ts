@@ -82,6 +82,8 @@ import { logMotor } from './physics/bench/motorLog';
 import { logMotorSchema } from './physics/bench/motorLog.schema';
 import { impactStaircase } from './physics/bench/staircase';
 import { impactStaircaseSchema } from './physics/bench/staircase.schema';
+import { gripMeasureSchema } from './physics/grip/grip.schema';
+import { gripMeasure } from './physics/grip/measure';
 import { handlingCircle } from './physics/handling/circle';
 import { handlingCircleSchema, handlingStraightSchema } from './physics/handling/handling.schema';
 import { handlingStraight } from './physics/handling/straight';
@@ -193,6 +195,7 @@ const OPERATIONS = {
   'gear.search': { schema: gearSearchSchema, run: (input: GearSearchInput) => gearSearch(input) },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
+  'grip.measure': { schema: gripMeasureSchema, run: gripMeasure },
   'handling.circle': { schema: handlingCircleSchema, run: handlingCircle },
   'handling.straight': { schema: handlingStraightSchema, run: handlingStraight },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve },

@@ -147,6 +147,7 @@ describe('calc', () => {
       'gear.search',
       'gear.strength',
       'gpx.speed',
+      'grip.measure',
       'handling.circle',
       'handling.straight',
       'holes.solve',

@@ -39,6 +39,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.search': 'a ratio from the gears at hand over one to three stages',
   'gear.strength': 'bending and wear of a tooth, and the width that holds',
   'gpx.speed': 'top speed, distance and time from a satellite track',
+  'grip.measure': 'friction by a scale, a board, a circle, braking or a launch, and what makes it uncertain',
   'handling.circle': 'understeer from circles driven at several speeds, against a prediction',
   'handling.straight':
     'whether it runs straight, told from slope and wind, and the steering that its drift stands for',

@@ -2,6 +2,7 @@ import { AIR_NOTES, AIR_REFUSALS } from './airWords';
 import { BENCH_NOTES } from './benchNotes';
 import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
+import { GRIP_NOTES, GRIP_REFUSALS } from './gripWords';
 import { HANDLING_NOTES, HANDLING_REFUSALS } from './handlingWords';
 import { CLEARANCE_NOTES, CLEARANCE_REFUSALS } from './clearanceWords';
 import { MAKING_REFUSALS } from './makingRefusals';
@@ -22,6 +23,7 @@ import { TRANSMISSION_NOTES } from './transmissionNotes';
 export const LATER_SENTENCES = {
   ...AIR_NOTES,
   ...BENCH_NOTES,
+  ...GRIP_NOTES,
   ...HANDLING_NOTES,
   ...LINK_NOTES,
   ...CLEARANCE_NOTES,
@@ -32,6 +34,7 @@ export const LATER_SENTENCES = {
 export const LATER_REFUSALS = {
   ...AIR_REFUSALS,
   ...BENCH_REFUSALS,
+  ...GRIP_REFUSALS,
   ...HANDLING_REFUSALS,
   ...LINK_REFUSALS,
   ...CLEARANCE_REFUSALS,
