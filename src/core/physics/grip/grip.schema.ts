@@ -69,10 +69,14 @@ export const gripMeasureSchema = Joi.object<GripInput>({
   }).required(),
   measurements: Joi.array()
     .items(
-      Joi.alternatives().conditional('.method', {
-        switch: METHODS.map((method) => ({ is: method, then: ofMethod(method) })),
-        otherwise: Joi.object({ method: Joi.valid(...METHODS).required() }).unknown(),
-      }),
+      METHODS.reduceRight<Joi.Schema>(
+        (otherwise, method) =>
+          Joi.alternatives().conditional(Joi.object({ method: Joi.valid(method).required() }).unknown(), {
+            then: ofMethod(method),
+            otherwise,
+          }),
+        Joi.object({ method: Joi.valid(...METHODS).required() }).unknown(),
+      ),
     )
     .min(1)
     .max(MOST_MEASUREMENTS)
