@@ -1,17 +1,9 @@
 import { isGrouped } from '../../car/document/print';
-import { defineFamilyFace, type Shared } from '../engine/check';
+import { defineFamilyFace } from '../engine/check';
+import { JUDGED_ON_PARTS } from './judgedOnParts';
 import type { Worked } from '../../worked/worked';
 
-export const FASTENERS = {
-  family: 'fasteners',
-  at: { segment: 'parts', side: 'few' },
-  heavy: true,
-  quantity: 'forceN',
-  kind: 'floor',
-  tightUnder: 1.5,
-  provenBy: { run: 'blows', how: 'clampAndHit' },
-  supports: [],
-} as const satisfies Shared;
+export const FASTENERS = { ...JUDGED_ON_PARTS, family: 'fasteners' } as const;
 
 /** Each joint whose screws were laid out. */
 export const groupsOf = ({ print }: Worked['document']) =>

@@ -1,17 +1,9 @@
 import { ENDS } from '../../car/document/suspension';
-import { defineFamilyFace, type Shared } from '../engine/check';
+import { defineFamilyFace } from '../engine/check';
+import { JUDGED_ON_PARTS } from './judgedOnParts';
 import type { Worked } from '../../worked/worked';
 
-export const LINKS = {
-  family: 'links',
-  at: { segment: 'parts', side: 'few' },
-  heavy: true,
-  quantity: 'forceN',
-  kind: 'floor',
-  tightUnder: 1.5,
-  provenBy: { run: 'blows', how: 'clampAndHit' },
-  supports: [],
-} as const satisfies Shared;
+export const LINKS = { ...JUDGED_ON_PARTS, family: 'links' } as const;
 
 /** Each rod, ball, hinge and mount whose strength is known. */
 export const linksHeldOf = ({ suspension }: Worked['document']) =>

@@ -1,18 +1,14 @@
 import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
 import type { Part } from '../../car/parts/parts';
-import { defineFamilyFace, type Shared } from '../engine/check';
+import { defineFamilyFace } from '../engine/check';
+import { JUDGED_ON_PARTS } from './judgedOnParts';
 import type { Worked } from '../../worked/worked';
 
 export const PARTS = {
+  ...JUDGED_ON_PARTS,
   family: 'parts',
-  at: { segment: 'parts', side: 'few' },
-  heavy: true,
-  quantity: 'forceN',
-  kind: 'floor',
-  tightUnder: 1.5,
-  provenBy: { run: 'blows', how: 'clampAndHit' },
   supports: ['wallTooThin', 'layersAcrossLoad', 'hardPointNotSpread'],
-} as const satisfies Shared;
+} as const;
 
 /** A mesh that was told where it is held or pulled; any other is there to be printed. */
 const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
