@@ -1,6 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { CalcError } from '../../base/errors';
 import { randomFrom } from '../../base/numeric/random';
+import { refusalOf } from '../../fixtures/refused';
 import type { GripInput, GripMeasurement } from './definition';
 import { gripMeasure } from './measure';
 
@@ -11,16 +11,6 @@ const W = 2 * G;
 const [f, h, L] = [0.45, 0.06, 0.3];
 const measured = (...measurements: GripMeasurement[]) => gripMeasure({ car, measurements });
 const muOf = (measurement: GripMeasurement) => measured(measurement).methods[0]!.mu;
-const pathOf = (act: () => unknown): string => {
-  try {
-    act();
-  } catch (error) {
-    if (error instanceof CalcError) return error.path;
-    throw error;
-  }
-  throw new Error('was not refused');
-};
-
 describe('grip.measure', () => {
   /** What a car of friction 0.7 shows, from its own balance of forces and moments. */
   const mu = 0.7;
@@ -247,6 +237,6 @@ describe('grip.measure', () => {
       { measurements: [tilt, { ...tilt, id: 'u', locked: 'rear' }], compare: { a: 't', b: 'u' } },
     ],
   ])('names %s', (path, input) => {
-    expect(pathOf(() => gripMeasure({ car, measurements: [], ...input }))).toBe(path);
+    expect(refusalOf(() => gripMeasure({ car, measurements: [], ...input })).path).toBe(path);
   });
 });

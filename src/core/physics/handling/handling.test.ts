@@ -1,20 +1,10 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { CalcError } from '../../base/errors';
 import { randomFrom } from '../../base/numeric/random';
+import { refusalOf } from '../../fixtures/refused';
 import { handlingCircle } from './circle';
 import { handlingStraight, type StraightInput } from './straight';
 
 const DEG = 180 / Math.PI;
-const pathOf = (act: () => unknown): string => {
-  try {
-    act();
-  } catch (error) {
-    if (error instanceof CalcError) return error.path;
-    throw error;
-  }
-  throw new Error('was not refused');
-};
-
 describe('handling.straight', () => {
   const car = { wheelbaseMm: 280, distanceM: 20 };
   const drifts = (values: readonly number[], direction?: 'out' | 'back') =>
@@ -52,7 +42,9 @@ describe('handling.straight', () => {
     });
     expect(fast.equivalentSteerDeg / slow.equivalentSteerDeg).toBeCloseTo(1 + (0.2 / DEG) * (100 / 0.28), 9);
     expect(
-      pathOf(() => handlingStraight({ ...car, speedMps: 10, understeerDegPerMps2: -0.2, runs: drifts([1]) })),
+      refusalOf(() =>
+        handlingStraight({ ...car, speedMps: 10, understeerDegPerMps2: -0.2, runs: drifts([1]) }),
+      ).path,
     ).toBe('understeerDegPerMps2');
   });
 
@@ -156,6 +148,8 @@ describe('handling.circle', () => {
     expect(even.notes.map(({ code }) => code)).toEqual(['note.handling.neutral']);
     // 16/3 over 0.6·0.8·g = 4.7
     expect(even.findings.map(({ about, severity }) => [about, severity])).toEqual([['runs.1', 'tight']]);
-    expect(pathOf(() => handlingCircle({ wheelbaseMm: 280, runs: driven(0.3, [3, 3.1]) }))).toBe('runs');
+    expect(refusalOf(() => handlingCircle({ wheelbaseMm: 280, runs: driven(0.3, [3, 3.1]) })).path).toBe(
+      'runs',
+    );
   });
 });

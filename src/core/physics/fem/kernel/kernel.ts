@@ -3,29 +3,23 @@ import { KERNEL } from './kernelCode';
 /** A place in the kernel's memory, in bytes. */
 export type Place = number;
 
+/** y = K x over rows of bricks. */
+type Multiply = (
+  runs: Place,
+  count: number,
+  kind: Place,
+  shares: Place,
+  w: Place,
+  x: Place,
+  y: Place,
+  nodes: number,
+) => void;
+
 /** What the kernel does, between places of its memory; see the sources beside this file. */
 interface KernelCode {
   readonly memory: WebAssembly.Memory;
-  product32(
-    runs: Place,
-    count: number,
-    kind: Place,
-    shares: Place,
-    w: Place,
-    x: Place,
-    y: Place,
-    nodes: number,
-  ): void;
-  product64(
-    runs: Place,
-    count: number,
-    kind: Place,
-    shares: Place,
-    w: Place,
-    x: Place,
-    y: Place,
-    nodes: number,
-  ): void;
+  product32: Multiply;
+  product64: Multiply;
   began(r: Place, weight: Place, r32: Place, z: Place, nodes: number): void;
   leftOf(done: Place, r: Place, nodes: number): void;
   ended(z: Place, weight: Place, rest: Place, out: Place, nodes: number): void;
