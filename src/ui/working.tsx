@@ -41,9 +41,9 @@ export function WorkingProvider({ children }: { children: ReactNode }) {
     () => ({
       shown,
       open: ({ title, steps }: WorkingLater) =>
-        void (typeof steps === 'function' ? steps() : Promise.resolve(steps))
-          .then((read) => setShown({ title, steps: read }))
-          .catch(() => undefined),
+        void (typeof steps === 'function' ? steps() : Promise.resolve(steps)).then((read) =>
+          setShown({ title, steps: read }),
+        ),
       close: () => setShown(undefined),
     }),
     [shown],

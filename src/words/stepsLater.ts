@@ -5,4 +5,7 @@ import type { WorkingStep } from './workingStep';
 /** The lines of a working, whose words are fetched when they are asked for. */
 export const stepsLater =
   (working: Working | undefined, reader: Reader) => async (): Promise<readonly WorkingStep[]> =>
-    (await import('./workings')).stepsOf(working, reader);
+    import('./workings').then(
+      ({ stepsOf }) => stepsOf(working, reader),
+      () => [{ label: 'This working could not be fetched: open it again with a connection', formula: '' }],
+    );

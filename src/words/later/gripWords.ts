@@ -6,7 +6,7 @@ export const GRIP_NOTES: Sentences<'note.grip'> = {
   'note.grip.lifted': ({ id, axle }) =>
     `In ${id} the ${axle} axle would be off the ground: pull lower, or lock other wheels.`,
   'note.grip.inconsistent': ({ direction, p }) =>
-    `The ${direction} methods disagree by more than their errors allow, as one time in ${p} by chance: look for a wheel that rolled, a wet patch, a scale that is off.`,
+    `The ${direction} methods disagree by more than their errors allow; by chance that happens in ${p} of such sets: look for a wheel that rolled, a wet patch, a scale that is off.`,
   'note.grip.oneReading': ({ id }) => `${id} was read once: how it scatters is not known.`,
   'note.grip.exact': ({ direction }) =>
     `The ${direction} methods are not put together: one of them has no error at all.`,
