@@ -1,7 +1,9 @@
 import { finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
 import { scale, subtract, add, type Vec3, lengthOf } from '../../base/vec3';
-import { apartMm, type TrainMesh, trainOfCar } from '../../worked/train/trainOfCar';
+import type { BuildDocument } from '../../car/document/document';
+import { apartMm } from '../../worked/train/lines';
+import { type TrainMesh, trainOfCar } from '../../worked/train/trainOfCar';
 import { defineCheck } from '../engine/check';
 import { moved } from './onStanding';
 import { trainFace } from './train.face';
@@ -25,6 +27,9 @@ const [RIGHT_MM, TENTHS] = [0.05, 10];
 const offOf = ({ driving, driven, centreDistanceMm }: TrainMesh): number =>
   apartMm(driving, driven) - centreDistanceMm;
 
+const isMotors = ({ drive }: BuildDocument, { stage }: TrainMesh): boolean =>
+  drive.stages[0]?.id === stage.id;
+
 /** Where motor and gears stand, their teeth meet: the worst pair of shafts beside each other. */
 export const train = defineCheck({
   ...trainFace,
@@ -37,7 +42,7 @@ export const train = defineCheck({
       limit: TAKEN_UP_MM,
       finding: finding('fit.train', {
         stage: document.drive.stages.findIndex(({ id }) => id === worst.stage.id) + 1,
-        motor: document.drive.stages[0]?.id === worst.stage.id,
+        motor: isMotors(document, worst),
         apart: measure(apartMm(worst.driving, worst.driven), 'fitMm', 3),
         mesh: measure(worst.centreDistanceMm, 'fitMm', 3),
         too: Math.abs(off) < RIGHT_MM ? 'right' : off > 0 ? 'far' : 'near',
@@ -46,7 +51,7 @@ export const train = defineCheck({
   },
   remedies: ({ document }) => {
     const worst = worstOf(trainOfCar(document).meshes);
-    if (!worst || document.drive.stages[0]?.id !== worst.stage.id) return [];
+    if (!worst || !isMotors(document, worst)) return [];
     // the motor goes straight to or from the gear's shaft, across the line of both
     const { driving, driven, centreDistanceMm } = worst;
     const away = subtract(driving.atMm, driven.atMm);

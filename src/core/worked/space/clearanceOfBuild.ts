@@ -12,7 +12,8 @@ import { playOf } from '../suspension/playOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { type CarPose, carPoses, posedBodies } from './posesOfCar';
 import { isOfWheel, type Thing, thingsOf, TRAIN } from './thingsOfCar';
-import { lineOf, type TrainThing } from '../train/trainOfCar';
+import { lineOf } from '../train/lines';
+import type { TrainThing } from '../train/trainOfCar';
 
 /** Distances that are wanted, mm: of what moves; of what is hot, a wire and the pack from it. */
 export const WANTED = { movingMm: 1.5, hotMm: 5, wireMm: 3, packMm: 3 } as const;

@@ -65,7 +65,7 @@ const SEVERAL = ['wheel', 'motor', 'pack', 'controller'] as const;
 const BODY_OF: Partial<Readonly<Record<LinkThing, string>>> = { wheel: 'wheel', upright: 'hub' };
 
 function kindsOf({ power }: BuildDocument, { id, of, train }: Thing): string[] {
-  if (train) return [id, train.role === 'shaft' ? 'centreShaft' : 'gear'];
+  if (train) return train.role === 'shaft' && !train.motor ? [id, 'longShaft'] : [id];
   if (of) {
     const component = BODY_OF[of.thing];
     return [

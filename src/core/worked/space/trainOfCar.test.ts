@@ -120,6 +120,32 @@ describe('gears and shafts in space', () => {
     expect(trainOfCar(wrong).things.map(({ id }) => id)).toEqual(['train.a.wheel']);
     expect(judged(wrong, 'fit.train')).toMatchObject({ state: 'unknown', missing: ['chassis.bodies:motor'] });
   });
+  it('of two driven axles teeth beside each other turn the nearer one', () => {
+    const both = along(
+      {
+        path: ['drive', 'stages'],
+        value: [
+          {
+            id: 'a',
+            kind: 'spur',
+            pinionTeeth: 20,
+            wheelTeeth: 60,
+            efficiency: 0.9,
+            moduleMm: 1,
+            at: { yMm: 0 },
+          },
+        ],
+      },
+      { path: ['chassis', 'bodies', 'motor', 'widthMm'], value: 70 },
+    );
+    const { things, meshes } = trainOfCar(both);
+    expect(things.map(({ id }) => id).sort()).toEqual([
+      'train.a.pinion.rear',
+      'train.a.wheel.rear',
+      'train.shaft.motor',
+    ]);
+    expect(meshes[0]!.driven.atMm[0]).toBeCloseTo(-L, 9);
+  });
   it('are nothing without teeth, without a motor on the car, and without places', () => {
     expect(trainOfCar(along({ path: ['drive', 'motorsAt'], value: 'wheel' })).things).toEqual([]);
     expect(

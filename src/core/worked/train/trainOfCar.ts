@@ -7,16 +7,8 @@ import { tyreAt } from '../../car/tyres/tyres';
 import { bodiesOf } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { gearsOfStage, type GearSize } from './gearSizes';
+import { apartMm, bevelPlaces, lineOf, onLine, phaseOf, type TrainAxis } from './lines';
 import { innerJointOf } from './shaftEnds';
-
-/** A line on which gears turn, along the car or across it. */
-export interface TrainAxis {
-  along: 0 | 1;
-  /** Any place on it. */
-  atMm: Vec3;
-  /** Turns for one of the wheels; which way follows from the teeth. */
-  turns: number;
-}
 
 /** A gear about its line; `taper` says which way its small end looks along it, 0 of a straight one. */
 export type PlacedGear = GearSize & {
@@ -129,6 +121,9 @@ function chainTo(document: BuildDocument, end: End, motor: Motor): TrainOfCar {
       put('wheel', driven, ...pair.wheel);
       return;
     }
+    // teeth beside each other turn one axle: of two that nobody chose the nearer one
+    if (own.end && !isCoaxial(stage) && stage.on === undefined && isFarther(document, end, driving, driven))
+      return;
     put('wheel', driven, driven.atMm);
     if (!driving || isCoaxial(stage)) return;
     const pinionMm = onLine(driving, driven.atMm[driving.along]);
@@ -137,6 +132,20 @@ function chainTo(document: BuildDocument, end: End, motor: Motor): TrainOfCar {
       meshes.push({ stage, driving, driven, centreDistanceMm: gears.centreDistanceMm });
   });
   return { things, meshes };
+}
+
+/** Whether the other axle is nearer to the line that drives this one. */
+function isFarther(
+  document: BuildDocument,
+  end: End,
+  driving: TrainAxis | undefined,
+  driven: TrainAxis,
+): boolean {
+  const other = axleOf(document, end === 'front' ? 'rear' : 'front');
+  return (
+    !driving ||
+    (other !== undefined && apartMm(driving, { ...driven, atMm: other }) < apartMm(driving, driven))
+  );
 }
 
 /** What is said of where a driven gear stands: all of it before the axles, on an axle only how far to a side. */
@@ -194,11 +203,6 @@ function linesOf(
   return lines;
 }
 
-/** The place on a line that is so far along it. */
-function onLine({ along, atMm: [x, y, z] }: TrainAxis, where?: number): Vec3 {
-  return along === 0 ? [where ?? x, y, z] : [x, where ?? y, z];
-}
-
 /** Turns in for one out, against them where the teeth stand outside on both. */
 const signed = (stage: Stage): number => {
   const ratio = stageRatio(stage) ?? 1;
@@ -216,40 +220,6 @@ export function axleOf(document: BuildDocument, end: End): Vec3 | undefined {
   }
   const radiusMm = tyreAt(document.drive, end)?.radiusMm;
   return radiusMm === undefined ? undefined : [x, 0, radiusMm];
-}
-
-/** How a spur pinion is turned to take a tooth of its wheel: rolled off along the pitch circles from the line of both middles. */
-function phaseOf(
-  { kind, pinionTeeth, wheelTeeth }: Stage,
-  along: 0 | 1,
-  [x, y, z]: Vec3,
-): { phaseRad?: number } {
-  if (kind !== 'spur') return {};
-  const towards = along === 0 ? Math.atan2(z, y) : Math.atan2(x, z);
-  const teeth = (towards * wheelTeeth!) / (2 * Math.PI);
-  const past = teeth - Math.floor(teeth);
-  return { phaseRad: towards + Math.PI + (2 * Math.PI * (past + 0.5)) / pinionTeeth! };
-}
-
-/** Where the cones of a bevel pair stand: the one along the car on the side that is said, or towards the car's middle. */
-function bevelPlaces(
-  stage: Stage,
-  end: End,
-  pinion: GearSize,
-  wheel: GearSize,
-  driving: TrainAxis,
-  driven: TrainAxis,
-): Record<'pinion' | 'wheel', readonly [centreMm: Vec3, lies: { taper: -1 | 1 }]> {
-  const sides = stage[end] ?? { pinion: end === 'front' ? 'behind' : 'ahead', ring: 'left' };
-  const [lengthwise, crosswise] = driving.along === 0 ? [driving, driven] : [driven, driving];
-  const apex: Vec3 = [crosswise.atMm[0], lengthwise.atMm[1], driven.atMm[2]];
-  // each stands as far from where the lines meet as the other is large, its small end towards it
-  const off = ({ along }: TrainAxis, own: GearSize, other: GearSize): readonly [Vec3, { taper: -1 | 1 }] => {
-    const way = (along === 0 ? sides.pinion === 'ahead' : sides.ring === 'left') ? 1 : -1;
-    const far = way * (other.pitchMm - own.widthMm / 2);
-    return [add(apex, along === 0 ? [far, 0, 0] : [0, far, 0]), { taper: way === 1 ? -1 : 1 }];
-  };
-  return { pinion: off(driving, pinion, wheel), wheel: off(driven, wheel, pinion) };
 }
 
 /** On each line the shaft that carries its gears, and the motor where it is on it; the axle's own are the drive shafts. */
@@ -288,13 +258,3 @@ function shaftsOf({ drive }: BuildDocument, things: readonly TrainThing[], motor
 
 const boreOf = (stages: readonly Stage[], group: readonly TrainThing[]): number | undefined =>
   stages.find(({ id }) => id === group[0]!.stage)?.pinion?.boreMm;
-
-/** Two things on one line turn together. */
-export const lineOf = ({ along, atMm: [x, y, z] }: TrainAxis): string =>
-  (along === 0 ? [along, y, z] : [along, x, z]).map((one) => one.toFixed(3)).join(' ');
-
-/** How far two lines that lie the same way are apart, mm. */
-export function apartMm({ along, atMm }: TrainAxis, other: TrainAxis): number {
-  const [x, y, z] = subtract(atMm, other.atMm);
-  return Math.hypot(along === 0 ? y : x, z);
-}
