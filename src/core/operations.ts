@@ -5,6 +5,8 @@ import { driveSiteSchema } from './physics/place/site.schema';
 import { driveBrake } from './physics/braking/brake';
 import { driveBrakeSchema } from './physics/braking/brake.schema';
 import type { Schema } from 'joi';
+import { airCoastDown } from './physics/air/coastDown';
+import { airCoastDownSchema } from './physics/air/coastDown.schema';
 import { airEstimate } from './physics/air/estimate';
 import { airEstimateSchema } from './physics/air/estimate.schema';
 import { briefDemand } from './physics/motion/demand';
@@ -84,7 +86,11 @@ import { impactStaircase } from './physics/bench/staircase';
 import { impactStaircaseSchema } from './physics/bench/staircase.schema';
 import { gripMeasureSchema } from './physics/grip/grip.schema';
 import { gripMeasure } from './physics/grip/measure';
+import { gyroLog } from './physics/aids/gyro/gyroLog';
+import { gyroLogSchema } from './physics/aids/gyro/gyroLog.schema';
 import { handlingCircle } from './physics/handling/circle';
+import { handlingSteady } from './physics/handling/steady/steady';
+import { handlingSteadySchema } from './physics/handling/steady/steady.schema';
 import { handlingCircleSchema, handlingStraightSchema } from './physics/handling/handling.schema';
 import { handlingStraight } from './physics/handling/straight';
 import { holesSolve } from './physics/printing/holes/solve';
@@ -161,6 +167,7 @@ export interface Operation {
 }
 
 const OPERATIONS = {
+  'air.coastDown': { schema: airCoastDownSchema, run: airCoastDown },
   'air.estimate': { schema: airEstimateSchema, run: airEstimate },
   'beam.check': { schema: beamCheckSchema, run: beamCheck },
   'belt.drive': { schema: beltDriveSchema, run: beltDrive },
@@ -196,7 +203,9 @@ const OPERATIONS = {
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
   'grip.measure': { schema: gripMeasureSchema, run: gripMeasure },
+  'gyro.log': { schema: gyroLogSchema, run: gyroLog },
   'handling.circle': { schema: handlingCircleSchema, run: handlingCircle },
+  'handling.steady': { schema: handlingSteadySchema, run: handlingSteady },
   'handling.straight': { schema: handlingStraightSchema, run: handlingStraight },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve },
   'impact.staircase': { schema: impactStaircaseSchema, run: impactStaircase },

@@ -113,6 +113,7 @@ describe('calc', () => {
         .stdout.split('\n')
         .map((line) => line.split(' ')[0]),
     ).toEqual([
+      'air.coastDown',
       'air.estimate',
       'beam.check',
       'belt.drive',
@@ -148,7 +149,9 @@ describe('calc', () => {
       'gear.strength',
       'gpx.speed',
       'grip.measure',
+      'gyro.log',
       'handling.circle',
+      'handling.steady',
       'handling.straight',
       'holes.solve',
       'impact.staircase',

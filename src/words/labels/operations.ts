@@ -2,6 +2,7 @@ import type { OperationName } from '@/core/operations';
 
 /** What each operation answers, in a line. */
 export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
+  'air.coastDown': 'drag and rolling resistance from rolling out, wind and slope told apart',
   'air.estimate': 'drag and downforce of a body, wings and fins from their shapes, and how coarse that is',
   'beam.check': 'a printed beam under load: stress, shear, sag, and its layers the other way',
   'belt.drive':
@@ -40,7 +41,9 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.strength': 'bending and wear of a tooth, and the width that holds',
   'gpx.speed': 'top speed, distance and time from a satellite track',
   'grip.measure': 'friction by a scale, a board, a circle, braking or a launch, and what makes it uncertain',
+  'gyro.log': 'bias, noise and shaking of a gyro, the filter it needs and what that costs the loop',
   'handling.circle': 'understeer from circles driven at several speeds, against a prediction',
+  'handling.steady': 'balance and damping at speed, when an axle goes light, and what single changes do',
   'handling.straight':
     'whether it runs straight, told from slope and wind, and the steering that its drift stands for',
   'holes.solve': 'a hole pattern from caliper readings, its errors and the reading that is wrong',

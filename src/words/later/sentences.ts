@@ -4,6 +4,9 @@ import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
 import { GRIP_NOTES, GRIP_REFUSALS } from './gripWords';
 import { HANDLING_NOTES, HANDLING_REFUSALS } from './handlingWords';
+import { STEADY_NOTES, STEADY_REFUSALS } from './steadyWords';
+import { COAST_NOTES, COAST_REFUSALS } from './coastWords';
+import { GYRO_NOTES, GYRO_REFUSALS } from './gyroWords';
 import { CLEARANCE_NOTES, CLEARANCE_REFUSALS } from './clearanceWords';
 import { MAKING_REFUSALS } from './makingRefusals';
 import {
@@ -23,8 +26,11 @@ import { TRANSMISSION_NOTES } from './transmissionNotes';
 export const LATER_SENTENCES = {
   ...AIR_NOTES,
   ...BENCH_NOTES,
+  ...COAST_NOTES,
   ...GRIP_NOTES,
+  ...GYRO_NOTES,
   ...HANDLING_NOTES,
+  ...STEADY_NOTES,
   ...LINK_NOTES,
   ...CLEARANCE_NOTES,
   ...LIGHTEST_NOTES,
@@ -34,8 +40,11 @@ export const LATER_SENTENCES = {
 export const LATER_REFUSALS = {
   ...AIR_REFUSALS,
   ...BENCH_REFUSALS,
+  ...COAST_REFUSALS,
   ...GRIP_REFUSALS,
+  ...GYRO_REFUSALS,
   ...HANDLING_REFUSALS,
+  ...STEADY_REFUSALS,
   ...LINK_REFUSALS,
   ...CLEARANCE_REFUSALS,
   ...LIGHTEST_REFUSALS,
