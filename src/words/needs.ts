@@ -29,6 +29,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'chassis.frontLoadShare': 'weight on the front axle',
   'chassis.frontLoadShare:betweenAxles': 'centre of gravity between the axles',
   'chassis.cdaM2': 'drag area',
+  'chassis.air.shape': 'kind of body',
   'chassis.bodies': 'components with their places',
   'chassis.bodies:motor':
     'place of the motor, longest along its shaft, and the teeth and module of its stage',

@@ -1,4 +1,5 @@
 import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { SteadyChangeId, SteadyWhatIf } from '@/core/advice/steadyWhatIfs';
 import type { ChassisMove, ChassisWhatIf } from '@/core/advice/whatIfs';
 import type { HeatChange } from '@/core/worked/heat/whatIfs';
 import { counted } from './lists';
@@ -11,6 +12,20 @@ const MOVED: Readonly<Record<ChassisMove, (by: string) => string>> = {
   rake: (by) => `${by} more rake, nose down`,
   wider: (by) => `Track ${by} wider`,
 };
+
+const STEADY: Readonly<Record<SteadyChangeId, (by: string) => string>> = {
+  'pack-forward': (by) => `Pack ${by} forward`,
+  'pack-back': (by) => `Pack ${by} back`,
+  'wing-more': (by) => `Rear wing ${by} steeper, or one to start with`,
+  'wing-less': (by) => `Rear wing ${by} flatter`,
+  'front-less': (by) => `Front tyres with ${by} less grip`,
+  'rear-more': (by) => `Rear tyres with ${by} more grip`,
+};
+
+export const steadyWhatIfText = (
+  { id, by: { value, quantity } }: Pick<SteadyWhatIf, 'id' | 'by'>,
+  reader: Reader,
+): string => STEADY[id](formatText(value, quantity, reader));
 
 export const chassisWhatIfText = (
   { id, by: { value, quantity } }: Pick<ChassisWhatIf, 'id' | 'by'>,

@@ -10,6 +10,8 @@ import { yawMotion } from '@/core/physics/aids/yawMotion';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import { type SweepQuestion, sweepOfSetting } from '@/core/worked/aids/sweepOfSetting';
+import { elementsOfBuild } from '@/core/worked/stability/elementsOfBuild';
+import { steadyBand } from '@/core/worked/stability/steadyBand';
 import { pieces } from './pieces';
 import { told } from './refusal';
 
@@ -82,6 +84,11 @@ const api = {
     run(studySlip(brakeStudy(input)), report),
   sweep: (document: BuildDocument, surface: ChosenSurface | undefined, question: SweepQuestion) =>
     told(() => sweepOfSetting(document, surface, question)),
+  /** How sure the speeds are at which the car stops being steady. */
+  steadyBand: (document: BuildDocument, surface: ChosenSurface) =>
+    told(() => ({ band: steadyBand(document, surface) })),
+  elements: (document: BuildDocument, surface: ChosenSurface) =>
+    told(() => ({ elements: elementsOfBuild(document, surface) })),
   cancel,
 };
 

@@ -95,7 +95,7 @@ const rounded = (value: number) => Number(value.toPrecision(6));
  * A component moved. Where the weight stands by the components it is that one which moves; where it stands by the scale's
  * figures these move by the component's share of the whole, so that both are held against the car as it is.
  */
-function shifted(document: BuildDocument, weight: WeightOfBuild, body: PlacedBody, by: Shift): Patch {
+export function shifted(document: BuildDocument, weight: WeightOfBuild, body: PlacedBody, by: Shift): Patch {
   if (weight.balance) {
     const place: Partial<Body> = {
       xMm: body.xMm + (by.xMm ?? 0),

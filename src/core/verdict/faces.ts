@@ -3,11 +3,15 @@ import type { CheckFace, CheckFamily, CheckRecord, RecordCheck } from './engine/
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTimeFace } from './brief/runTime.face';
+import { air } from './chassis/air.check';
 import { clearanceFace } from './chassis/clearance.face';
+import { grip } from './chassis/grip.check';
 import { lift } from './chassis/lift.check';
+import { light } from './chassis/light.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
 import { trainFace } from './chassis/train.face';
+import { yaw } from './chassis/yaw.check';
 import { skipFace } from './drive/belts/skip.face';
 import { teethFace } from './drive/belts/teeth.face';
 import { assemblyFace } from './drive/gears/assembly.face';
@@ -70,11 +74,15 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   cost,
   mass,
   runTimeFace,
+  air,
   clearanceFace,
+  grip,
   lift,
+  light,
   side,
   tip,
   trainFace,
+  yaw,
   skipFace,
   teethFace,
   assemblyFace,

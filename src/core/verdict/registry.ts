@@ -3,11 +3,15 @@ import type { CheckFamily, CheckRecord } from './engine/check';
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTime } from './brief/runTime.check';
+import { air } from './chassis/air.check';
 import { clearance } from './chassis/clearance.check';
+import { grip } from './chassis/grip.check';
 import { lift } from './chassis/lift.check';
+import { light } from './chassis/light.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
 import { train } from './chassis/train.check';
+import { yaw } from './chassis/yaw.check';
 import { skip } from './drive/belts/skip.check';
 import { teeth } from './drive/belts/teeth.check';
 import { assembly } from './drive/gears/assembly.check';
@@ -61,11 +65,15 @@ export const CHECKS: readonly CheckRecord[] = [
   cost,
   mass,
   runTime,
+  air,
   clearance,
+  grip,
   lift,
+  light,
   side,
   tip,
   train,
+  yaw,
   skip,
   teeth,
   assembly,

@@ -7,6 +7,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
 import { Fold } from '@/ui/controls/Fold';
+import { heightOfBuild } from '@/core/worked/air/airOfBuild';
 import { type Body, startingDragArea } from '@/core/car/document/chassis';
 import { LABELS } from '@/words/labels/labels';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
@@ -20,8 +21,6 @@ import { DocumentField, Group } from '../fields/fields';
 import { Fields } from '../frame/Guarded';
 
 const path = (key: string) => ['chassis', key];
-/** Overall height over the height of the centre of gravity of a usual car, for a first drag area. */
-const HEIGHT_OVER_CG = 2.4;
 
 interface ChassisBenchProps {
   bodies: readonly PlacedBody[];
@@ -35,10 +34,8 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
   const { reader } = useReader();
   const { chassis } = document;
   const track = Math.max(chassis.trackFrontMm ?? 0, chassis.trackRearMm ?? 0);
-  const suggested =
-    track > 0 && chassis.cgHeightMm !== undefined
-      ? startingDragArea(track, HEIGHT_OVER_CG * chassis.cgHeightMm)
-      : undefined;
+  const heightMm = heightOfBuild(document);
+  const suggested = track > 0 && heightMm !== undefined ? startingDragArea(track, heightMm) : undefined;
   const body = bodies.find(({ id }) => id === chosen);
   const add = () => {
     const id = `body-${newId().slice(0, 8)}`;

@@ -26,7 +26,6 @@ import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Apart, Bench, Charts, Readings } from '../frame/Guarded';
 import { RoomBench } from './space/RoomBench';
-import { AirSide } from './AirSide';
 import { CarDrawing } from './CarDrawing';
 import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
@@ -34,6 +33,9 @@ import { sound } from '../frame/sound';
 import { Ask } from '../frame/Ask';
 import { renamed } from '@/core/base/finding';
 
+const AirSide = dynamic(() => import('./air/AirSide').then(({ AirSide: Side }) => Side));
+const AirBench = dynamic(() => import('./air/AirBench').then(({ AirBench: Fields }) => Fields));
+const StabilitySide = dynamic(() => import('./air/StabilitySide').then(({ StabilitySide: Side }) => Side));
 const SpaceSide = dynamic(() => import('./space/SpaceSide').then(({ SpaceSide: Side }) => Side));
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
@@ -44,17 +46,21 @@ export function ChassisPage() {
   const { document } = useBuild();
   const { side, show } = useSide('chassis');
   const [chosen, choose] = useState<string>();
+  const [element, chooseElement] = useState<string>();
   const bodies = useMemo(() => bodiesOf(document), [document]);
   return (
     <Page>
       <Bench>
         {side === 'space' ? <RoomBench /> : null}
+        {side === 'air' ? <AirBench chosen={element} onChoose={chooseElement} /> : null}
         <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
       </Bench>
       <Readings>
         <SegmentSides segment="chassis" label="Sides of the chassis" shown={side} onShow={show} />
         {side === 'air' ? (
-          <AirSide />
+          <AirSide chosen={element} onChoose={chooseElement} />
+        ) : side === 'stability' ? (
+          <StabilitySide />
         ) : side === 'space' ? (
           <SpaceSide onChoose={choose} />
         ) : (

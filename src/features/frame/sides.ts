@@ -4,7 +4,7 @@ import { type Segment, type SideOf, SIDES } from '@/core/verdict/engine/segments
 /** What the sides of the segments are called. */
 export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, string>> } = {
   brief: { wish: 'The wish' },
-  chassis: { layout: 'Layout', space: 'In space', air: 'Air' },
+  chassis: { layout: 'Layout', space: 'In space', air: 'Air', stability: 'Stability' },
   drive: {
     run: 'Run',
     place: 'Place and braking',
@@ -38,10 +38,11 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
   },
   field: {
     runs: 'Runs',
-    bench: 'Spin and balance',
-    blows: 'Blows and crashes',
     tracks: 'Tracks and logs',
     compare: 'Compare and series',
+    grip: 'Grip and handling',
+    bench: 'Spin and balance',
+    blows: 'Blows and crashes',
     calibrate: 'Learn from it',
   },
   learn: {

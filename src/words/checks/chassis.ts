@@ -1,8 +1,18 @@
 import { thingWords } from './things';
-import { firstUp } from '../lists';
+import { counted, firstUp } from '../lists';
+import type { LooseCause } from '@/core/worked/stability/loose';
 import type { JointName } from '@/core/verdict/suspension/corner/lock.check';
 import { END_TERMS } from '../terms';
 import type { Sentences } from '../write';
+
+/** What ends a car’s being steady. */
+export const LOOSE: Readonly<Record<LooseCause, string>> = {
+  lift: 'the air lifts the rear',
+  drive: 'the drive takes the grip of the rear tyres',
+  sideAir: 'the air pushes its nose aside',
+  tyres: 'the front tyres are stiffer than the rear ones',
+};
+const causeWords = (cause: LooseCause | undefined): string => (cause ? `, because ${LOOSE[cause]}` : '');
 
 const OUTSIDE = {
   ahead: 'ahead of the front axle',
@@ -21,6 +31,25 @@ export const CHASSIS_SENTENCES: Sentences<'chassis'> = {
     `It rolls over before it slides: centre of gravity at ${height}, limit ${slidesAt}.`,
   'chassis.lift': ({ axle, lifts, reaches }) =>
     `The ${axle} lifts at ${lifts}; ${axle === 'front' ? 'the drive' : 'braking on the driven wheels'} reaches ${reaches}.`,
+  'chassis.yaw.steady': ({ top, looseFrom, because }) =>
+    looseFrom
+      ? `Steady at its top speed of ${top}; from ${looseFrom} on it is not${causeWords(because)}.`
+      : `A disturbance dies away at every speed that it reaches, ${top}.`,
+  'chassis.yaw.loose': ({ top, looseFrom, because }) =>
+    `From ${looseFrom} on it does not stay straight${causeWords(because)}; it reaches ${top}.`,
+  'chassis.light': ({ axle, load, top, still }) =>
+    `The ${axle} axle carries ${load} at ${top}, of ${still} at rest.`,
+  'chassis.air.measured': ({ area, error }) =>
+    `Drag area ${area}${error ? ` ± ${error}` : ''}, measured on this car.`,
+  'chassis.air.shapes': ({ area, low, high }) => `Drag area ${area} from its shapes, ${low} to ${high}.`,
+  'chassis.air.started': ({ area, share, speed }) =>
+    `Drag area ${area}, neither measured nor drawn; drag is ${share} of the resistance at ${speed}.`,
+  'chassis.grip.measured': ({ surface, mu, error }) =>
+    `Friction on ${surface.toLowerCase()} ${mu} ± ${error}, measured with these tyres.`,
+  'chassis.grip.fitted': ({ surface, mu, error, runs }) =>
+    `Friction on ${surface.toLowerCase()} ${mu} ± ${error}, from ${counted(runs, 'timed run')}.`,
+  'chassis.grip.assumed': ({ surface, mu, error }) =>
+    `Friction on ${surface.toLowerCase()} ${mu} ± ${error} is a typical figure: pull the car on a scale or tilt a board.`,
   'chassis.side.even': ({ left }) => `The left wheels carry ${left} of it.`,
   'chassis.side.uneven': ({ side, share }) =>
     `The ${side} wheels carry ${share}: it pulls to one side under power and brakes.`,

@@ -91,6 +91,10 @@ export const PROOF_WORDS: Readonly<Record<string, string>> = {
   failsafeList: 'go through the fail-safe list, wheels off the ground',
   feelWires: 'drive a pack and feel plugs and wires at once',
   sameBend: 'drive the same bend and the same slope before and after',
+  fasterAndFaster:
+    'pass the same open straight faster each time, and note from which speed it wanders; leave room to every side',
+  rollOut: 'let it roll out from speed both ways, and read its speed all the while',
+  pullOnScale: 'hold all wheels and pull the car over the ground on a scale, five times',
   throughTravel: 'move each wheel through its travel by hand, then drive the same rough stretch',
   dropForMarks: 'drop it from the height of the brief and look for marks where the chassis would touch',
   aidInTurns: 'drive the same bend with the aid off and on, in turns',

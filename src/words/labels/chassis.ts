@@ -68,6 +68,11 @@ export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 200_000 },
   },
   'chassis.cdaM2': { label: 'Drag area', quantity: 'areaM2', limits: { from: 0, to: 5 } },
+  'chassis.cdaErrorM2': {
+    label: 'Error of the drag area, measured',
+    quantity: 'areaM2',
+    limits: { above: 0, to: 5 },
+  },
   'chassis.claFrontM2': { label: 'Downforce area, front', quantity: 'areaM2', limits: { from: -5, to: 5 } },
   'chassis.claRearM2': { label: 'Downforce area, rear', quantity: 'areaM2', limits: { from: -5, to: 5 } },
   'chassis.bodies': { label: 'Components' },

@@ -2,6 +2,7 @@ import type { Refused } from '@/core/base/errors';
 import type { Reader } from '@/core/base/units/formatQuantity';
 import { problemOf } from '../refusals/problemOf';
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
+import { AIR_LABELS } from './air';
 import { BRIEF_LABELS } from './brief';
 import { CHASSIS_LABELS } from './chassis';
 import { DRIVE_LABELS } from './drive';
@@ -18,6 +19,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   ...DRIVE_LABELS,
   ...POWER_LABELS,
   ...CHASSIS_LABELS,
+  ...AIR_LABELS,
   ...SUSPENSION_LABELS,
   ...PARTS_LABELS,
   ...PRINT_LABELS,
@@ -37,6 +39,8 @@ const LISTS: ReadonlySet<string> = new Set([
   'bodies',
   'touching',
   'ways',
+  'wings',
+  'fins',
   'bench',
   'held',
   'items',

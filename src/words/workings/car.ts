@@ -20,6 +20,52 @@ export const CHASSIS_WORKINGS: Workings<'chassis'> = {
       quantity: 'lengthMm',
     },
   ],
+  'chassis.yaw': ({ topMps, frontN, rearN, margin, damping }) => [
+    { label: 'Top speed', formula: 'from the run at full throttle', value: topMps, quantity: 'speedMps' },
+    {
+      label: 'Cornering stiffness in front, N/rad',
+      formula: 'stiffness over load · load · √(1 − share of grip along²)',
+      value: frontN,
+      quantity: 'coefficient',
+      source: `${GILLESPIE}, ch. 6`,
+    },
+    {
+      label: 'Cornering stiffness behind, N/rad',
+      formula: 'the same of the rear axle',
+      value: rearN,
+      quantity: 'coefficient',
+    },
+    ...(margin === undefined
+      ? []
+      : [
+          {
+            label: 'Static margin, over the wheelbase',
+            formula: '(b · C_r − a · C_f − side force of the air) / sum / wheelbase',
+            value: margin,
+            quantity: 'coefficient' as const,
+          },
+        ]),
+    ...(damping === undefined
+      ? []
+      : [
+          {
+            label: 'Damping ratio of a disturbance',
+            formula: '−trace / (2 · √det) of slide and yaw',
+            value: damping,
+            quantity: 'coefficient' as const,
+          },
+        ]),
+  ],
+  'chassis.light': ({ stillN, claM2, topMps, loadN }, { q }) => [
+    { label: 'Load at rest', formula: 'weight · share on the axle', value: stillN, quantity: 'forceN' },
+    {
+      label: 'Load at top speed',
+      formula: `${q(stillN, 'forceN')} + ½ · ρ · ${q(claM2, 'areaM2')} · (${q(topMps, 'speedMps')})²`,
+      value: loadN,
+      quantity: 'forceN',
+      source: `${GILLESPIE}, ch. 4`,
+    },
+  ],
   'chassis.lift': ({ frontLifts, drive, rearLifts, brake }) => [
     {
       label: 'Front lifts at',

@@ -36,7 +36,9 @@ const CALLED: readonly (readonly [pattern: string, change: string])[] = [
   ['chassis.massG', 'weight'],
   ['chassis.bodies', 'weight'],
   ['brief.payloadG', 'weight'],
+  ['chassis.air', 'body'],
   ['chassis.cdaM2', 'body'],
+  ['chassis.cdaErrorM2', 'body'],
   ['chassis.claFrontM2', 'body'],
   ['chassis.claRearM2', 'body'],
 ];

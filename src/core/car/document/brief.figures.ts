@@ -2,7 +2,7 @@ import type { Figures } from '../fields/figure';
 import type { ChosenSurface, SizeClass } from './brief';
 
 /** What describes a surface. */
-export const SURFACE_FIGURES: Figures<ChosenSurface, 'id'> = {
+export const SURFACE_FIGURES: Figures<ChosenSurface, 'id' | 'lateralGripFactor' | 'muMeasured'> = {
   ground: { oneOf: ['hard', 'loose'] },
   mu: { quantity: 'coefficient', limits: { from: 0, to: 5 } },
   muError: { quantity: 'coefficient', limits: { from: 0, to: 5 } },

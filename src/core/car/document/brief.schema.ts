@@ -6,6 +6,7 @@ import {
   type Calibration,
   type CorrectedFigure,
   type ChosenSurface,
+  type MeasuredGrip,
   type Place,
   type SizeClass,
   type Track,
@@ -23,6 +24,13 @@ const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   muError: notNegative().max(5).required(),
   rollingResistance: notNegative().max(5).required(),
   rollingResistanceError: notNegative().max(5).required(),
+  lateralGripFactor: positive().max(5),
+  muMeasured: Joi.object<MeasuredGrip>({
+    mu: notNegative().max(5).required(),
+    at: Joi.string().isoDate().required(),
+    tyre: text(200).required(),
+    readings: finite().integer().min(1).required(),
+  }),
 });
 
 const sizeClassSchema = Joi.object<SizeClass>({

@@ -10,7 +10,25 @@ export interface ChosenSurface {
   muError: number;
   rollingResistance: number;
   rollingResistanceError: number;
+  /** Friction across over that along. */
+  lateralGripFactor?: number;
+  /** That the friction was measured; it counts while the friction still is that. */
+  muMeasured?: MeasuredGrip;
 }
+
+/** Friction as it was measured with a tyre, for this surface's friction. */
+export interface MeasuredGrip {
+  mu: number;
+  /** Day, ISO 8601. */
+  at: string;
+  /** Name of the tyre and its compound. */
+  tyre: string;
+  readings: number;
+}
+
+/** How the friction of a surface was measured, while it still is as measured. */
+export const gripMeasured = ({ mu, muMeasured }: ChosenSurface): MeasuredGrip | undefined =>
+  muMeasured && muMeasured.mu === mu ? muMeasured : undefined;
 
 export interface SizeClass {
   libraryId?: string;

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { finite, identifier, innerShare, notNegative, text } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
+import { airShapesSchema } from '../air/air.schema';
 import type { Body, Chassis, Shell, Touching, WireWay } from './chassis';
 
 const place = () => finite().min(-5000).max(5000);
@@ -27,6 +28,7 @@ export const chassisSchema = Joi.object<Chassis>({
   frontLoadShare: innerShare(),
   massG: positive().max(200_000),
   cdaM2: notNegative().max(5),
+  cdaErrorM2: positive().max(5),
   claFrontM2: finite().min(-5).max(5),
   claRearM2: finite().min(-5).max(5),
   bodies: Joi.array().items(bodySchema).max(100).unique('id'),
@@ -57,6 +59,7 @@ export const chassisSchema = Joi.object<Chassis>({
     zMm: finite().min(0).max(2000),
     archMm: notNegative().max(2000),
   }),
+  air: airShapesSchema,
   groundMm: positive().max(500),
   stepMm: positive().max(500),
 });

@@ -1,3 +1,5 @@
+import type { AirShapes } from '../air/air';
+
 /** Where a component sits and how large it is; what the build knows of it already is left out. */
 export interface Body {
   id: string;
@@ -53,6 +55,8 @@ export interface Chassis {
   /** Ready to run, without payload. */
   massG?: number;
   cdaM2?: number;
+  /** One standard deviation of a drag area that was measured. */
+  cdaErrorM2?: number;
   claFrontM2?: number;
   claRearM2?: number;
   bodies?: Body[];
@@ -64,6 +68,8 @@ export interface Chassis {
   touching?: Touching[];
   ways?: WireWay[];
   shell?: Shell;
+  /** What counts of drag and downforce where their figures are left out. */
+  air?: AirShapes;
   /** Wished under the lowest point, and the height of a step to climb. */
   groundMm?: number;
   stepMm?: number;

@@ -3,11 +3,11 @@ export const SIDES = {
   brief: ['wish'],
   drive: ['run', 'place', 'lap', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'search', 'joints', 'tyres'],
   power: ['supply', 'pack', 'wiring', 'radio'],
-  chassis: ['layout', 'space', 'air'],
+  chassis: ['layout', 'space', 'air', 'stability'],
   suspension: ['corner', 'better', 'ride', 'forces', 'steering', 'play', 'aids'],
   parts: ['few', 'made', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],
-  field: ['runs', 'bench', 'blows', 'tracks', 'compare', 'calibrate'],
+  field: ['runs', 'tracks', 'compare', 'grip', 'bench', 'blows', 'calibrate'],
   learn: ['failures', 'life', 'revisions', 'next', 'report'],
 } as const;
 

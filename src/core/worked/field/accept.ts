@@ -2,6 +2,7 @@ import { applyPatch, changesBetween, type Edit, type Patch, valueAt } from '../.
 import type { CorrectedFigure } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { shaftEfficiencyOf } from '../../car/document/drive';
+import { airOfBuild } from '../air/airOfBuild';
 import type { CalibrateResult, FittedFigure } from './calibrate';
 import type { Knob } from './knobs';
 import { uncalibrated } from './uncalibrated';
@@ -103,8 +104,10 @@ const ofSurface =
 const PLACES: Readonly<Record<Knob, (base: BuildDocument, surfaceId?: string) => Place | undefined>> = {
   grip: ofSurface('mu'),
   rolling: ofSurface('rollingResistance'),
-  drag: ({ chassis: { cdaM2 } }) =>
-    cdaM2 === undefined ? undefined : { path: ['chassis', 'cdaM2'], from: cdaM2 },
+  drag: (document) => {
+    const { cdaM2 } = airOfBuild(document);
+    return cdaM2 === undefined ? undefined : { path: ['chassis', 'cdaM2'], from: cdaM2 };
+  },
   efficiency: ({ drive }) => ({
     path: ['drive', 'shaftEfficiency'],
     from: shaftEfficiencyOf(drive),

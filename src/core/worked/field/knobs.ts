@@ -1,4 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
+import { airOfBuild, dragSpreadOf } from '../air/airOfBuild';
 import { UNCERTAIN_FIGURES, type UncertainFigure } from '../../car/records/uncertain';
 import { shaftEfficiencyOf } from '../../car/document/drive';
 
@@ -28,6 +29,7 @@ export function scaled(
   { grip = 1, rolling = 1, drag = 1, efficiency = 1, motor = 1 }: Factors,
 ): BuildDocument {
   const { brief, chassis, drive } = document;
+  const { cdaM2 } = airOfBuild(document);
   return {
     ...document,
     brief: {
@@ -38,7 +40,7 @@ export function scaled(
           : surface,
       ),
     },
-    chassis: chassis.cdaM2 === undefined ? chassis : { ...chassis, cdaM2: chassis.cdaM2 * drag },
+    chassis: cdaM2 === undefined || drag === 1 ? chassis : { ...chassis, cdaM2: cdaM2 * drag },
     drive: {
       ...drive,
       shaftEfficiency: Math.min(1, shaftEfficiencyOf(drive) * efficiency),
@@ -55,14 +57,15 @@ export function scaled(
 }
 
 /** One standard deviation of each figure over it: the surface's own, and what a calibration left of the others. */
-export function spreadsOf({ brief }: BuildDocument, surfaceId: string): Record<Knob, number> {
+export function spreadsOf(document: BuildDocument, surfaceId: string): Record<Knob, number> {
+  const { brief } = document;
   const surface = brief.surfaces.find(({ id }) => id === surfaceId);
   const over = (error: number | undefined, value: number | undefined, usual: number) =>
     error === undefined || !value ? usual : error / value;
   return {
     grip: over(surface?.muError, surface?.mu, USUAL_SPREAD.grip),
     rolling: over(surface?.rollingResistanceError, surface?.rollingResistance, USUAL_SPREAD.rolling),
-    drag: brief.calibration?.dragSpread ?? USUAL_SPREAD.drag,
+    drag: brief.calibration?.dragSpread ?? dragSpreadOf(document) ?? USUAL_SPREAD.drag,
     efficiency: brief.calibration?.efficiencySpread ?? USUAL_SPREAD.efficiency,
     motor: brief.calibration?.motorSpread ?? USUAL_SPREAD.motor,
   };

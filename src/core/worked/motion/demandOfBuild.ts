@@ -1,6 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { overallEfficiency, overallRatio } from '../../car/document/drive';
+import { airOfBuild } from '../air/airOfBuild';
 import { massWithPayloadKg } from './runOfBuild';
 import { frictionOf } from './tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
@@ -15,6 +16,7 @@ export function demandInputOf(
   const { tyre } = drive;
   const massKg = massWithPayloadKg(document);
   const ratio = overallRatio(drive);
+  const air = airOfBuild(document);
   const missing = missingOf({
     'brief.surfaces': surfaces[0],
     'brief.targetMps': brief.targetMps,
@@ -24,7 +26,7 @@ export function demandInputOf(
     'chassis.wheelbaseMm': chassis.wheelbaseMm,
     'chassis.cgHeightMm': chassis.cgHeightMm,
     'chassis.frontLoadShare': chassis.frontLoadShare,
-    'chassis.cdaM2': chassis.cdaM2,
+    'chassis.cdaM2': air.cdaM2,
   });
   if (missing.length > 0) return { ok: false, missing };
   return {
@@ -32,9 +34,9 @@ export function demandInputOf(
     value: {
       targetMps: brief.targetMps!,
       massKg: massKg!,
-      cdaM2: chassis.cdaM2!,
-      claFrontM2: chassis.claFrontM2 ?? 0,
-      claRearM2: chassis.claRearM2 ?? 0,
+      cdaM2: air.cdaM2!,
+      claFrontM2: air.claFrontM2,
+      claRearM2: air.claRearM2,
       tyreRadiusMm: tyre!.radiusMm,
       drivenAxles: drive.drivenAxles!,
       frontLoadShare: chassis.frontLoadShare!,

@@ -7,6 +7,7 @@ import { motorsInAll, motorsPerController } from '../../car/document/motors';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { Limit } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
+import { airOfBuild } from '../air/airOfBuild';
 import { drivenPack } from './drivenPack';
 import { alikeMotor, controllersLimitA } from './motorsOfBuild';
 import { tyreOfRun, wheelInertiaOf } from './tyreOfRun';
@@ -29,12 +30,15 @@ export function massWithPayloadKg(document: BuildDocument): number | undefined {
   return massG === undefined ? undefined : (massG + (document.brief.payloadG ?? 0)) / 1000;
 }
 
+/** A run with how much better its tyres hold across, which only a lap asks for. */
+export type RunAndLap = DriveRunInput & { lateralGripFactor?: number };
+
 /** The input of `drive.run` for a build on one surface, or the paths of what it still needs. */
 export function runInputOf(
   document: BuildDocument,
   surface: ChosenSurface,
   conditions: RunConditions = {},
-): Assembled<DriveRunInput> {
+): Assembled<RunAndLap> {
   const { brief, drive, power, chassis } = document;
   const { tyre } = drive;
   const motor = alikeMotor(document);
@@ -43,6 +47,7 @@ export function runInputOf(
   const shared = motorsPerController(document);
   const ratio = overallRatio(drive);
   const massKg = massWithPayloadKg(document);
+  const air = airOfBuild(document);
   const missing = missingOf({
     'drive.motor': motor,
     'power.battery': battery,
@@ -54,7 +59,7 @@ export function runInputOf(
     'chassis.wheelbaseMm': chassis.wheelbaseMm,
     'chassis.cgHeightMm': chassis.cgHeightMm,
     'chassis.frontLoadShare': chassis.frontLoadShare,
-    'chassis.cdaM2': chassis.cdaM2,
+    'chassis.cdaM2': air.cdaM2,
   });
   if (missing.length > 0) return { ok: false, missing };
   const pulls = tyreOfRun(drive, surface, chassis.frontLoadShare!);
@@ -63,9 +68,9 @@ export function runInputOf(
     value: {
       car: {
         massKg: massKg! + (conditions.extraMassG ?? 0) / 1000,
-        cdaM2: chassis.cdaM2!,
-        claFrontM2: chassis.claFrontM2 ?? 0,
-        claRearM2: chassis.claRearM2 ?? 0,
+        cdaM2: air.cdaM2!,
+        claFrontM2: air.claFrontM2,
+        claRearM2: air.claRearM2,
         rollingResistance: surface.rollingResistance,
         frontLoadShare: chassis.frontLoadShare!,
         cgHeightMm: chassis.cgHeightMm!,
@@ -99,6 +104,7 @@ export function runInputOf(
       gradePct: conditions.gradePct ?? 0,
       throttle: drive.throttleLimit ?? 1,
       distanceM: conditions.distanceM ?? brief.distanceM ?? 50,
+      ...(surface.lateralGripFactor === undefined ? {} : { lateralGripFactor: surface.lateralGripFactor }),
     },
   };
 }

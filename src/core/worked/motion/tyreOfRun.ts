@@ -12,10 +12,14 @@ export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
   return surface.mu * (surface.ground === 'hard' ? tyre.hardFactor : tyre.looseFactor);
 }
 
-/** Friction of a car that slides with both its ends: each tyre at the load that it carries at rest. */
+/** The same across, where that was measured apart. */
+export const frictionAcross = (surface: ChosenSurface, tyre: ChosenTyre): number =>
+  frictionOf(surface, tyre) * (surface.lateralGripFactor ?? 1);
+
+/** Friction of a car that slides aside with both its ends: each tyre at the load that it carries at rest. */
 export const frictionOfCar = (drive: Drive, surface: ChosenSurface, frontLoadShare: number): number =>
-  frontLoadShare * frictionOf(surface, tyreAt(drive, 'front')!) +
-  (1 - frontLoadShare) * frictionOf(surface, tyreAt(drive, 'rear')!);
+  frontLoadShare * frictionAcross(surface, tyreAt(drive, 'front')!) +
+  (1 - frontLoadShare) * frictionAcross(surface, tyreAt(drive, 'rear')!);
 
 /**
  * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.

@@ -4,6 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { chassisStability, type StabilityResult } from '../../physics/balance/stability';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, resistanceN, wheelForceN } from '../../physics/motion/plant';
+import { airOfBuild } from '../air/airOfBuild';
 import { frictionOfCar } from '../motion/tyreOfRun';
 import { steeringOfBuild } from '../suspension/steeringOfBuild';
 import { weightOf, type WeightOfBuild } from '../chassis/weightOfBuild';
@@ -46,6 +47,7 @@ export function standingOf({
   const outside = outsideOf(weight.value, wheels);
   if (outside) return { outside };
   const mu = frictionOfCar(document.drive, surface, 1 + weight.value.cgMm[0] / wheels.wheelbaseMm);
+  const air = airOfBuild(document);
   const cornerRadiusM = chassis.cornerRadiusM ?? tightestRadiusM(document);
   const stability = chassisStability({
     ...wheels,
@@ -53,9 +55,9 @@ export function standingOf({
     massG: weight.value.massG,
     mu,
     ...(cornerRadiusM === undefined ? {} : { cornerRadiusM }),
-    cdaM2: chassis.cdaM2 ?? 0,
-    claFrontM2: chassis.claFrontM2 ?? 0,
-    claRearM2: chassis.claRearM2 ?? 0,
+    cdaM2: air.cdaM2 ?? 0,
+    claFrontM2: air.claFrontM2,
+    claRearM2: air.claRearM2,
     speedMps: brief.targetMps ?? 0,
   });
   return { weight: weight.value, stability, mu, ...(cornerRadiusM === undefined ? {} : { cornerRadiusM }) };

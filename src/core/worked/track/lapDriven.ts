@@ -3,8 +3,8 @@ import type { BuildDocument } from '../../car/document/document';
 import type { Track } from '../../car/document/brief';
 import type { TrackDefinition } from '../../physics/laps/definition';
 import { type LappedResult, lapped, type DriveLapResult } from '../../physics/laps/lap';
-import type { DriveRunInput } from '../../physics/motion/definition';
 import type { TraceSeries } from '../../physics/heat/trace';
+import type { RunAndLap } from '../motion/runOfBuild';
 import { auxiliaryOf } from '../power/auxiliaryOfBuild';
 import { brakesOf } from './brakesOfBuild';
 
@@ -29,7 +29,7 @@ function roundOf({ segments = [], line }: Track): TrackDefinition {
 }
 
 /** A lap of the build's own round, with typical losses and what hangs on its pack; kept for the pages and checks that ask again. */
-export function lapDriven(document: BuildDocument, run: DriveRunInput): LappedResult {
+export function lapDriven(document: BuildDocument, run: RunAndLap): LappedResult {
   const { track = {} } = document.brief;
   const { style = USUAL_STYLE } = track;
   const input = {

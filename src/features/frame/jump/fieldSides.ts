@@ -17,6 +17,7 @@ const BRANCHES: readonly (readonly [branch: string, side: string])[] = [
   ['power.radio', 'radio'],
   ['power.cutoffVPerCell', 'pack'],
   ['power.usableShare', 'pack'],
+  ['chassis.air', 'air'],
   ['suspension.steering', 'steering'],
   ['suspension.aids', 'aids'],
 ];

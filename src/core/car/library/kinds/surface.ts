@@ -2,7 +2,7 @@ import { defineLibraryKind } from './define';
 import { type ChosenSurface } from '../../document/brief';
 import { SURFACE_FIGURES } from '../../document/brief.figures';
 
-export type SurfaceFigures = Omit<ChosenSurface, 'id' | 'libraryId'>;
+export type SurfaceFigures = Omit<ChosenSurface, 'id' | 'libraryId' | 'lateralGripFactor' | 'muMeasured'>;
 
 export const surface = defineLibraryKind<SurfaceFigures>({
   figures: SURFACE_FIGURES,

@@ -13,15 +13,15 @@ import { worked } from '@/core/worked/worked';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
-import { Apart, Charts } from '../frame/Guarded';
-import { SurfaceSwitch } from '../frame/SurfaceSwitch';
-import { Ask } from '../frame/Ask';
+import { useBuild } from '../../session/BuildContext';
+import { Charts } from '../../frame/Guarded';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { Ask } from '../../frame/Ask';
 
 const SHOWN_TO = 1.6;
 
 /** Grip of the driven tyres against all that holds the car back, over speed, and where drag outruns grip. */
-export function AirSide() {
+export function GripAgainstDrag() {
   'use memo';
   const { document, surface, ghost } = useBuild();
   const { reader } = useReader();
@@ -46,7 +46,7 @@ export function AirSide() {
       : `Drag outruns grip at ${speed(air.outrunMps)}.`;
   const most = Math.max(...air.gripN);
   return (
-    <Apart>
+    <>
       <Ask>
         <Typography variant="answer" data-testid="air-answer">
           {said}
@@ -129,9 +129,8 @@ export function AirSide() {
         </Table>
       ) : null}
       <Typography color="textSecondary">
-        Downforce grows with the square of speed like drag; lift on an axle takes grip away. Downforce, drag
-        area and the load on the driven axle stand at the left.
+        Downforce grows with the square of speed like drag; lift on an axle takes grip away.
       </Typography>
-    </Apart>
+    </>
   );
 }
