@@ -58,7 +58,7 @@ export default {
       testMatch: [
         '<rootDir>/tests/whole/**/*.test.ts',
         '<rootDir>/tests/calc/**/*.test.ts',
-        '<rootDir>/src/db/seed/*.test.ts',
+        '<rootDir>/src/db/seed/**/*.test.ts',
       ],
     },
     { ...shared, displayName: 'api', testMatch: ['<rootDir>/tests/api/**/*.test.ts'] },

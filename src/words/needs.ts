@@ -29,6 +29,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'chassis.frontLoadShare': 'weight on the front axle',
   'chassis.frontLoadShare:betweenAxles': 'centre of gravity between the axles',
   'chassis.cdaM2': 'drag area',
+  'runs:straight': 'straightness run',
   'chassis.air.shape': 'kind of body',
   'chassis.bodies': 'components with their places',
   'chassis.bodies:motor':

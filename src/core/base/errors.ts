@@ -57,3 +57,13 @@ type Given<C extends RefusalCode> = keyof RefusalFacts[C] extends never ? [] : [
 /** A refusal at a path, by its code and its facts. */
 export const refusal = <C extends RefusalCode>(path: string, code: C, ...[given]: Given<C>): CalcError =>
   new CalcError({ path, code, given: given ?? {} } as Refused);
+
+/** What a piece of work comes to, or why it was refused. */
+export function refusedOr<T>(work: () => T): { readonly value: T } | { readonly refused: Refused } {
+  try {
+    return { value: work() };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { refused: error.refused };
+  }
+}

@@ -41,6 +41,7 @@ import { burstFace } from './drive/tyres/burst.face';
 import { band } from './field/band.check';
 import { goal } from './field/goal.check';
 import { owed } from './field/owedRuns.check';
+import { straight } from './field/straight.check';
 import { due } from './learn/due.check';
 import { fixes } from './learn/fixes.check';
 import { openFailures } from './learn/openFailures.check';
@@ -143,6 +144,7 @@ export const RECORD_CHECKS: readonly RecordCheck[] = [
   band,
   goal,
   owed,
+  straight,
   due,
   fixes,
   openFailures,

@@ -102,7 +102,7 @@ describe('the demo workshop', () => {
     const hidden: Readonly<Record<Knob, number>> = {
       grip: 0.95,
       rolling: 1.08,
-      drag: 1.1,
+      drag: 1,
       efficiency: 1,
       motor: 0.98,
     };

@@ -16,6 +16,7 @@ import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, WHY_B, WHY_C, WHY_D } from './marshHare';
 import { marshHareBenches } from './marshHareBenches';
+import { marshHareCoast, marshHareGrip, marshHareHandling } from './grip/marshHareGrip';
 import { MARSH_HARE_LOG, marshHareLog } from './marshHareLog';
 import { MARSH_HARE_FAILURES } from './marshHareFailures';
 import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
@@ -65,6 +66,10 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
   }
   for (const bench of marshHareBenches(documents.D))
     await logRun(db, workshopId, idOf('D'), parse(runSheetSchema, bench));
+  for (const sheet of [...marshHareGrip(documents.C), marshHareCoast(documents.C)])
+    await logRun(db, workshopId, idOf('C'), parse(runSheetSchema, sheet));
+  for (const sheet of marshHareHandling(documents.D))
+    await logRun(db, workshopId, idOf('D'), parse(runSheetSchema, sheet));
   const { text, log } = marshHareLog(documents.D);
   await logRun(
     db,

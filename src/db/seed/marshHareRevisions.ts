@@ -5,6 +5,7 @@ import { FAILSAFE_ITEMS } from '@/core/car/document/power';
 import { failsafeMarks } from '@/core/worked/power/failsafe';
 import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
+import { marshHareCoast, marshHareGrip, withDrag, withGrip } from './grip/marshHareGrip';
 import { withDrawnParts } from './made/marshHareMade';
 import { measuredReadings } from './measuredRuns';
 
@@ -32,7 +33,8 @@ export function marshHareDocuments({ bare = false } = {}): Record<MarshHareLette
       '2026-05-29T17:30:00.000Z',
     ),
   );
-  return { A, B, C, D: bare ? tried : parseDocument(withDrawnParts(tried)) };
+  const gripped = withDrag(withGrip(tried, marshHareGrip(C)), marshHareCoast(C));
+  return { A, B, C, D: bare ? gripped : parseDocument(withDrawnParts(gripped)) };
 }
 
 /** Every test of the fail-safe list passed with what is built in. */

@@ -8,6 +8,7 @@ import { RunsSide } from './RunsSide';
 
 const BenchSide = dynamic(() => import('./bench/BenchSide').then(({ BenchSide: Side }) => Side));
 const BlowsSide = dynamic(() => import('./bench/BlowsSide').then(({ BlowsSide: Side }) => Side));
+const GripSide = dynamic(() => import('./grip/GripSide').then(({ GripSide: Side }) => Side));
 const TracksAndLogs = dynamic(() => import('./logs/TracksAndLogs').then(({ TracksAndLogs: Side }) => Side));
 const CompareSide = dynamic(() => import('./CompareSide').then(({ CompareSide: Side }) => Side));
 const CalibrateSide = dynamic(() => import('./CalibrateSide').then(({ CalibrateSide: Side }) => Side));
@@ -20,6 +21,8 @@ export function FieldPage() {
       return <RunsSide tabs={<Tabs />} />;
     case 'bench':
       return <BenchSide tabs={<Tabs />} />;
+    case 'grip':
+      return <GripSide tabs={<Tabs />} />;
     case 'blows':
       return <BlowsSide tabs={<Tabs />} />;
     case 'tracks':

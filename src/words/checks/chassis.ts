@@ -50,6 +50,10 @@ export const CHASSIS_SENTENCES: Sentences<'chassis'> = {
     `Friction on ${surface.toLowerCase()} ${mu} ± ${error}, from ${counted(runs, 'timed run')}.`,
   'chassis.grip.assumed': ({ surface, mu, error }) =>
     `Friction on ${surface.toLowerCase()} ${mu} ± ${error} is a typical figure: pull the car on a scale or tilt a board.`,
+  'chassis.straight': ({ side, drift, over }) =>
+    side === 'none shown'
+      ? `No pull to a side shown: ${drift} over ${over}.`
+      : `It drifts ${drift} to the ${side} over ${over}.`,
   'chassis.side.even': ({ left }) => `The left wheels carry ${left} of it.`,
   'chassis.side.uneven': ({ side, share }) =>
     `The ${side} wheels carry ${share}: it pulls to one side under power and brakes.`,

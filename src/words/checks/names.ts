@@ -52,6 +52,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'chassis.light': { title: 'Axles keep their load', short: 'light axle' },
   'chassis.air': { title: 'Drag and lift known', short: 'air' },
   'chassis.grip': { title: 'Friction measured', short: 'friction' },
+  'chassis.straight': { title: 'Runs straight', short: 'straight' },
   'chassis.side': { title: 'Left and right', short: 'left share' },
   'fit.train': { title: 'Gears meet where they stand', short: 'gear places' },
   'fit.clearance': { title: 'Nothing touches, enough under it', short: 'room' },

@@ -9,6 +9,7 @@ import { type RunReport } from '@/core/car/records/report';
 import { WHEELS } from '@/core/car/records/wheels';
 import { balanceWords, blowEnergyWords, spinWords } from '../bench/benchWords';
 import { frictionWords } from './friction';
+import { circleRunWords, coastRunWords, gripRunWords, straightRunWords } from './gripRuns';
 import { WHEEL_WORDS } from '../bench/wheelWords';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 
@@ -94,6 +95,10 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
   laps: (report, reader) => lapWords(report, reader),
   stopping: (report, reader) => stopWords(report, reader),
   friction: (report, reader) => frictionWords(report, reader),
+  grip: (report, reader) => gripRunWords(report, reader),
+  straight: (report, reader) => straightRunWords(report, reader),
+  circle: (report, reader) => circleRunWords(report, reader),
+  coastDown: (report) => coastRunWords(report),
   terrain: ({ passages = [] }) =>
     passages.map(({ what, passed }) => `${what}: ${passed ? 'passed' : 'stuck'}`),
   drop: (report, reader) => {

@@ -33,6 +33,7 @@ import {
 } from './report';
 import { WHEELS } from './wheels';
 import { benchReportFields } from './benchReport.schema';
+import { gripReportFields } from './gripReport.schema';
 import { PACK_SPREADS, type PackPredicted } from './packPredicted';
 import { RUN_KINDS, TIMED_KINDS } from './runKinds';
 
@@ -138,6 +139,7 @@ const reportSchema = Joi.object<RunReport>({
     .max(20)
     .unique('id'),
   ...benchReportFields,
+  ...gripReportFields,
   shielded: Joi.boolean(),
   laps: Joi.array().items(positive().max(3600)).max(500),
   lapPredictedS: positive(),

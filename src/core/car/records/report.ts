@@ -8,6 +8,7 @@ import type {
   SpunTyre,
   TyreSpin,
 } from './benchReport';
+import type { CircleSheet, CoastSheet, GripSheet, StraightSheet } from './gripReport';
 import type { PackPredicted } from './packPredicted';
 
 export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
@@ -122,6 +123,10 @@ export interface RunReport {
   lapPredictedS?: number;
   stops?: MeasuredStop[];
   friction?: MeasuredFriction;
+  grip?: GripSheet;
+  straight?: StraightSheet;
+  circle?: CircleSheet;
+  coast?: CoastSheet;
   /** Looked at before a fast pass. */
   ticked?: PassTick[];
   hit?: string;

@@ -27,6 +27,27 @@ const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
   laps: { laps: [15.2, 15.4], lapPredictedS: 15 },
   stopping: { stops: [{ id: 's', fromMps: 8, distanceM: 7, predictedM: 6.6 }] },
   friction: { friction: { pulls: [{ id: 'p', part: 'motor', startG: 40, keepG: 30 }], freeA: 2 } },
+  grip: { grip: { method: 'tilt', readings: [{ id: 'r', value: 31 }] } },
+  straight: { straight: { drifts: [{ id: 'd', driftM: -0.2 }] } },
+  circle: {
+    circle: {
+      circles: [8, 6].map((lapTimeS) => ({ id: `c${lapTimeS}`, radiusM: 3, lapTimeS, steerDeg: 5 })),
+    },
+  },
+  coastDown: {
+    coast: {
+      rolls: [
+        {
+          id: 'r',
+          direction: 'out',
+          readings: [
+            { tS: 0, speedMps: 8 },
+            { tS: 2, speedMps: 5 },
+          ],
+        },
+      ],
+    },
+  },
   endurance: { endedBy: 'battery' },
   spin: { noise: 'even' },
   terrain: { passages: [{ id: 'p', what: 'kerb', passed: true }] },

@@ -20,6 +20,10 @@ export type Lack =
   | 'lap'
   | 'stop'
   | 'frictionReading'
+  | 'gripReading'
+  | 'drift'
+  | 'circle'
+  | 'rollOut'
   | 'track';
 
 export interface RunKindRecord {
@@ -66,6 +70,22 @@ const RECORDS = {
     believedAfter: 'one',
     lacks: ({ friction = {} }) =>
       none(friction.pulls) && friction.freeA === undefined ? 'frictionReading' : undefined,
+  },
+  grip: {
+    believedAfter: 'one',
+    lacks: ({ grip }) => (none(grip?.readings) ? 'gripReading' : undefined),
+  },
+  straight: {
+    believedAfter: 'one',
+    lacks: ({ straight }) => (none(straight?.drifts) ? 'drift' : undefined),
+  },
+  circle: {
+    believedAfter: 'one',
+    lacks: ({ circle }) => ((circle?.circles ?? []).length < 2 ? 'circle' : undefined),
+  },
+  coastDown: {
+    believedAfter: 'one',
+    lacks: ({ coast }) => (none(coast?.rolls) ? 'rollOut' : undefined),
   },
   terrain: { lacks: ({ passages }) => (none(passages) ? 'passage' : undefined) },
   drop: { bench: true, believedAfter: 'blows', lacks: ({ drops }) => (none(drops) ? 'drop' : undefined) },

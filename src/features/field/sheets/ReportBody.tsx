@@ -3,10 +3,11 @@ import type { Conditions } from '@/core/car/records/records';
 import type { KeptLog } from '@/core/car/records/benchReport';
 import type { KeptTrack, RunReport } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
+import dynamic from 'next/dynamic';
 import { FrictionSheet } from './FrictionSheet';
 import { LogDrop } from './LogDrop';
 import { LapsSheet } from './LapsSheet';
@@ -36,6 +37,11 @@ interface SheetProps extends ReportBodyProps {
   surface: ChosenSurface | undefined;
 }
 
+const GripSheet = dynamic(() => import('../grip/GripSheet').then(({ GripSheet: Body }) => Body));
+const StraightSheet = dynamic(() => import('../grip/StraightSheet').then(({ StraightSheet: Body }) => Body));
+const CoastSheet = dynamic(() => import('../grip/CoastSheet').then(({ CoastSheet: Body }) => Body));
+const CircleSheet = dynamic(() => import('../grip/CircleSheet').then(({ CircleSheet: Body }) => Body));
+
 const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = {
   track: ({ sheet, onTrack }) => <TrackDrop track={sheet.track} onTrack={onTrack} />,
   endurance: ({ given, sheet, conditions }) => (
@@ -45,6 +51,10 @@ const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = 
   stopping: ({ given, surface }) => <StopsSheet {...given} surface={surface} />,
   spin: ({ given }) => <SpinSheet {...given} />,
   friction: ({ given, surface }) => <FrictionSheet {...given} surface={surface} />,
+  grip: ({ given }) => <GripSheet {...given} />,
+  straight: ({ given, surface }) => <StraightSheet {...given} surface={surface} />,
+  coastDown: ({ given, surface }) => <CoastSheet {...given} surface={surface} />,
+  circle: ({ given, surface }) => <CircleSheet {...given} surface={surface} />,
   terrain: ({ given }) => <TerrainSheet {...given} />,
   drop: ({ given }) => <DropSheet {...given} />,
   blows: ({ given, parts }) => <BlowsSheet {...given} parts={parts} />,
@@ -60,10 +70,15 @@ export function ReportBody(props: ReportBodyProps) {
   const { document, surface } = useBuild();
   const { sheet, onReport } = props;
   if (isTimedKind(sheet.kind)) return null;
-  return SHEETS[sheet.kind]({
-    ...props,
-    given: { report: sheet.report, onChange: onReport },
-    surface: document.brief.surfaces.find(({ id }) => id === sheet.surfaceId) ?? surface,
-    parts: document.parts.items.map(({ name }) => name),
-  });
+  // a sheet that is still on its way hides nothing but itself
+  return (
+    <Suspense fallback={null}>
+      {SHEETS[sheet.kind]({
+        ...props,
+        given: { report: sheet.report, onChange: onReport },
+        surface: document.brief.surfaces.find(({ id }) => id === sheet.surfaceId) ?? surface,
+        parts: document.parts.items.map(({ name }) => name),
+      })}
+    </Suspense>
+  );
 }
