@@ -48,10 +48,26 @@ const SHOTS = [
     },
   },
   {
-    name: 'field-bench',
-    path: '/builds/marsh-hare/D/field?view=bench',
+    name: 'chassis-air',
+    path: '/builds/marsh-hare/D/chassis?view=air',
     size: BENCH,
-    act: (page) => page.getByTestId('diameter-chart').waitFor(),
+    act: async (page) => {
+      await page.getByRole('button', { name: 'add a wing' }).click();
+      await page.getByTestId('air-drawing').scrollIntoViewIfNeeded();
+      await page.getByRole('region', { name: 'What each brings' }).getByText('Together').waitFor();
+    },
+  },
+  {
+    name: 'chassis-stability',
+    path: '/builds/marsh-hare/D/chassis?view=stability',
+    size: BENCH,
+    act: (page) => page.getByTestId('steady-answer').getByText('as far as it is known').waitFor(),
+  },
+  {
+    name: 'field-grip',
+    path: '/builds/marsh-hare/D/field?view=grip',
+    size: BENCH,
+    act: (page) => page.getByTestId('circle-last').waitFor(),
   },
   {
     name: 'parts-drawn',
@@ -63,19 +79,6 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Solve it as a solid' }).click();
       await page.getByTestId('solid-margin').waitFor({ timeout: 90_000 });
       await page.waitForTimeout(1500);
-    },
-  },
-  {
-    name: 'field-crash',
-    path: '/builds/marsh-hare/D/field?view=blows',
-    size: BENCH,
-    act: async (page) => {
-      await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Crash' });
-      await page.getByRole('textbox', { name: 'It hit' }).fill('a stone kerb');
-      await page.getByRole('textbox', { name: 'At about' }).fill('10');
-      const parts = page.getByRole('group', { name: 'Parts that broke' });
-      for (const name of ['Bumper', 'Front link', 'Steering arm'])
-        await parts.getByRole('button', { name }).first().click();
     },
   },
   {
@@ -106,18 +109,6 @@ const SHOTS = [
     path: '/builds/marsh-hare/B/parts',
     size: BENCH,
     act: (page) => page.getByTestId('part-remedies').waitFor(),
-  },
-  {
-    name: 'part-space',
-    path: '/builds/marsh-hare/B/parts?part=carrier&view=mesh',
-    size: BENCH,
-    space: true,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Solve it as a solid' }).click();
-      await page.getByTestId('solid-margin').waitFor();
-      await page.getByLabel('bent').check();
-      await page.waitForTimeout(1500);
-    },
   },
   {
     name: 'print',

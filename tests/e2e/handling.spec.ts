@@ -40,7 +40,6 @@ test('a wing that is put on presses the rear, moves with the mouse, and counts o
     .first()
     .click();
   await page.getByRole('tab', { name: 'Air', exact: true }).click();
-  await page.getByRole('button', { name: 'Rear wing', exact: true }).click();
   await expect(field(page, 'Angle, pressing down')).toHaveValue('18');
 });
 
@@ -72,6 +71,7 @@ test('circles are held against what was foretold, and a drift says which way to 
   await readyBuild(page, freshName('Rounds'));
   await toSegment(page, 'Field');
   await page.getByRole('tab', { name: 'Grip and handling' }).click();
+  await expect(page.getByTestId('grip-answer')).toBeVisible();
   await page.getByLabel('Kind of run').selectOption({ label: 'Circles' });
   const circle = async (lap: string, steer: string) => {
     await field(page, 'One lap').fill(lap);
@@ -86,6 +86,7 @@ test('circles are held against what was foretold, and a drift says which way to 
   await expect(page.getByTestId('circle-found')).toContainText('understeer');
   await page.getByRole('button', { name: 'Save the run' }).click();
   await expect(page.getByTestId('circle-last')).toContainText('Predicted was');
+  await expect(page.getByText('It still needs two circles.')).toBeVisible();
   await page.getByLabel('Kind of run').selectOption({ label: 'Straightness' });
   for (const drift of ['-0.5', '-0.55', '-0.45']) {
     await field(page, 'Drift, to the car’s left positive').fill(drift);
@@ -101,6 +102,7 @@ test('a roll-out both ways gives a drag to take', async ({ page }) => {
   await readyBuild(page, freshName('Rolling'));
   await toSegment(page, 'Field');
   await page.getByRole('tab', { name: 'Grip and handling' }).click();
+  await expect(page.getByTestId('grip-answer')).toBeVisible();
   await page.getByLabel('Kind of run').selectOption({ label: 'Roll-out' });
   const paste = page.getByLabel(/^Time in s and speed/);
   await paste.fill('0 one');

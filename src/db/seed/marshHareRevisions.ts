@@ -1,6 +1,6 @@
 import { parseDocument } from '@/core/car/document/document.schema';
 import type { BuildDocument } from '@/core/car/document/document';
-import { applyPatch } from '@/core/base/patch';
+import { applyPatch, type Patch } from '@/core/base/patch';
 import { FAILSAFE_ITEMS } from '@/core/car/document/power';
 import { failsafeMarks } from '@/core/worked/power/failsafe';
 import { calibrateBuild } from '@/core/worked/heat/heatOf';
@@ -13,6 +13,12 @@ export const MARSH_HARE_LETTERS = ['A', 'B', 'C', 'D'] as const;
 export type MarshHareLetter = (typeof MARSH_HARE_LETTERS)[number];
 
 const READINGS_SEED = 57;
+/** Its drag was measured; lift and side force follow from its shape. */
+const LIFT_BY_SHAPE: Patch = [
+  { path: ['chassis', 'claFrontM2'], value: undefined },
+  { path: ['chassis', 'claRearM2'], value: undefined },
+  { path: ['chassis', 'air'], value: { shape: 'buggy' } },
+];
 
 /**
  * The four documents; C carries what was measured at its motor, D the cooling that those readings gave and the parts that
@@ -33,7 +39,7 @@ export function marshHareDocuments({ bare = false } = {}): Record<MarshHareLette
       '2026-05-29T17:30:00.000Z',
     ),
   );
-  const gripped = withDrag(withGrip(tried, marshHareGrip(C)), marshHareCoast(C));
+  const gripped = applyPatch(withDrag(withGrip(tried, marshHareGrip(C)), marshHareCoast(C)), LIFT_BY_SHAPE);
   return { A, B, C, D: bare ? gripped : parseDocument(withDrawnParts(gripped)) };
 }
 
