@@ -76,7 +76,7 @@ function TypedFirst() {
   return (
     <Note tone="caution" data-testid="typed-first">
       <Typography component="span">
-        Typed figures count before the shapes:{' '}
+        Measured or typed figures count before the shapes:{' '}
         {typed
           .map((key) => `${names[key]} ${area(counts[key]!)} (shapes ${area(shapes.value[key])})`)
           .join(', ')}
