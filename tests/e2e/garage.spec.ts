@@ -64,7 +64,7 @@ test('the demo workshop says what each car does and what to do next', async ({ p
   await expect(hare).toContainText(/Measured\s*[\d.]+ ± [\d.]+\skm\/h \(D\)/);
   const wren = page.getByRole('article', { name: 'Tin Wren', exact: true });
   await expect(wren).toContainText('Give it pack, controller');
-  await expect(wren).toContainText(/Tightest\s*clear: axle match/);
+  await expect(wren).toContainText(/Tightest\s*tight: friction/);
   await expect(wren).not.toContainText('NaN');
   await expect(hare).toContainText('Find out why: bumper, cracked.');
   await hare.getByRole('link', { name: 'What to do next with Marsh Hare' }).click();

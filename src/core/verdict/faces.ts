@@ -7,11 +7,11 @@ import { air } from './chassis/air.check';
 import { clearanceFace } from './chassis/clearance.face';
 import { grip } from './chassis/grip.check';
 import { lift } from './chassis/lift.check';
-import { light } from './chassis/light.check';
+import { lightFace } from './chassis/light.face';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
 import { trainFace } from './chassis/train.face';
-import { yaw } from './chassis/yaw.check';
+import { yawFace } from './chassis/yaw.face';
 import { skipFace } from './drive/belts/skip.face';
 import { teethFace } from './drive/belts/teeth.face';
 import { assemblyFace } from './drive/gears/assembly.face';
@@ -79,11 +79,11 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   clearanceFace,
   grip,
   lift,
-  light,
+  lightFace,
   side,
   tip,
   trainFace,
-  yaw,
+  yawFace,
   skipFace,
   teethFace,
   assemblyFace,

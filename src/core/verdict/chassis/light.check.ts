@@ -3,6 +3,7 @@ import { finding, working } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import { defineCheck } from '../engine/check';
 import { onSteady, withRearWing } from './onSteady';
+import { lightFace } from './light.face';
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -18,11 +19,7 @@ const LIGHT_SHARE = 0.5;
 
 /** Load of each axle at top speed against half of the one at rest. */
 export const light = defineCheck({
-  id: 'chassis.light',
-  at: { segment: 'chassis', side: 'stability' },
-  quantity: 'forceN',
-  kind: 'floor',
-  tightUnder: 1.2,
+  ...lightFace,
   find: (subject) =>
     onSteady(subject, ({ topMps, input, steady: { axleLoadsN } }) => {
       const weightN = input.massKg * GRAVITY;
@@ -46,6 +43,4 @@ export const light = defineCheck({
       };
     }),
   remedies: withRearWing,
-  provenBy: { run: 'look', how: 'fasterAndFaster' },
-  supports: [],
 });

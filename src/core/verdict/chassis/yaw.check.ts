@@ -3,6 +3,7 @@ import { type Measure, measure } from '../../base/measure';
 import { type LooseCause, looseBecause } from '../../worked/stability/loose';
 import { defineCheck } from '../engine/check';
 import { onSteady, withRearWing, withWeightForward } from './onSteady';
+import { SEARCHED_MPS, yawFace } from './yaw.face';
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -14,17 +15,9 @@ declare module '../../base/finding' {
   }
 }
 
-/** Speed up to which it is looked for, m/s; nobody counts beyond. */
-const SEARCHED_MPS = 100;
-
 /** From which speed a disturbance no longer dies away, against the top speed. */
 export const yaw = defineCheck({
-  id: 'chassis.yaw',
-  at: { segment: 'chassis', side: 'stability' },
-  quantity: 'speedMps',
-  kind: 'floor',
-  tightUnder: 1.3,
-  countedTo: SEARCHED_MPS,
+  ...yawFace,
   find: (subject) =>
     onSteady(subject, ({ topMps, input, steady }) => {
       const { lowestUnstableMps: loose, staticMargin, dampingRatio, corneringNPerRad } = steady;
@@ -52,6 +45,4 @@ export const yaw = defineCheck({
       };
     }),
   remedies: (subject) => [...withWeightForward(subject), ...withRearWing(subject)],
-  provenBy: { run: 'look', how: 'fasterAndFaster' },
-  supports: [],
 });

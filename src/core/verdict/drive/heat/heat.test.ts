@@ -146,6 +146,8 @@ describe('heat of a build', () => {
       'belt.skip',
       'belt.teeth',
       'brief.charge',
+      'chassis.light',
+      'chassis.yaw',
       'drive.controllerHeat',
       'drive.heat',
       'drive.place',
