@@ -16,7 +16,8 @@ const MOVED: Readonly<Record<ChassisMove, (by: string) => string>> = {
 const STEADY: Readonly<Record<SteadyChangeId, (by: string) => string>> = {
   'pack-forward': (by) => `Pack ${by} forward`,
   'pack-back': (by) => `Pack ${by} back`,
-  'wing-more': (by) => `Rear wing ${by} steeper, or one to start with`,
+  'wing-add': () => 'A rear wing to start with',
+  'wing-more': (by) => `Rear wing ${by} steeper`,
   'wing-less': (by) => `Rear wing ${by} flatter`,
   'front-less': (by) => `Front tyres with ${by} less grip`,
   'rear-more': (by) => `Rear tyres with ${by} more grip`,

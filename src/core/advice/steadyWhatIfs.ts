@@ -5,7 +5,7 @@ import { type Measure, measure } from '../base/measure';
 import { applyPatch, type Patch } from '../base/patch';
 import type { SteadyInput, SteadyResult } from '../physics/handling/steady/definition';
 import { handlingSteady } from '../physics/handling/steady/steady';
-import { moreRearWing, rearIsTyped } from '../worked/air/rearWing';
+import { moreRearWing, rearIsTyped, rearWingOf } from '../worked/air/rearWing';
 import { steadyInputOf } from '../worked/stability/steadyOfBuild';
 import { weightOf } from '../worked/chassis/weightOfBuild';
 import { shifted } from './whatIfs';
@@ -13,6 +13,7 @@ import { shifted } from './whatIfs';
 export const STEADY_CHANGES = [
   'pack-forward',
   'pack-back',
+  'wing-add',
   'wing-more',
   'wing-less',
   'front-less',
@@ -65,7 +66,7 @@ export function steadyWhatIfs(
   return [
     ...patched('pack-forward', mm, moves(SHIFT_MM)),
     ...patched('pack-back', mm, moves(-SHIFT_MM)),
-    ...patched('wing-more', deg, wing(WING_DEG)),
+    ...patched(rearWingOf(document) ? 'wing-more' : 'wing-add', deg, wing(WING_DEG)),
     ...patched('wing-less', deg, wing(-WING_DEG)),
     tyred('front-less', 'front', 1 - TYRE_SHARE),
     tyred('rear-more', 'rear', 1 + TYRE_SHARE),

@@ -68,8 +68,14 @@ export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 200_000 },
   },
   'chassis.cdaM2': { label: 'Drag area', quantity: 'areaM2', limits: { from: 0, to: 5 } },
-  'chassis.cdaErrorM2': {
-    label: 'Error of the drag area, measured',
+  'chassis.cdaMeasured': { label: 'Drag area measured' },
+  'chassis.cdaMeasured.cdaM2': {
+    label: 'Drag area measured',
+    quantity: 'areaM2',
+    limits: { from: 0, to: 5 },
+  },
+  'chassis.cdaMeasured.errorM2': {
+    label: 'Error of the drag area measured',
     quantity: 'areaM2',
     limits: { above: 0, to: 5 },
   },

@@ -38,7 +38,6 @@ const CALLED: readonly (readonly [pattern: string, change: string])[] = [
   ['brief.payloadG', 'weight'],
   ['chassis.air', 'body'],
   ['chassis.cdaM2', 'body'],
-  ['chassis.cdaErrorM2', 'body'],
   ['chassis.claFrontM2', 'body'],
   ['chassis.claRearM2', 'body'],
 ];

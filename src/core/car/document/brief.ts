@@ -122,6 +122,16 @@ export interface Calibration {
   corrected?: readonly CorrectedFigure[];
 }
 
+/** The runs that a figure was fitted to, while it still is as they say. */
+export const fittedTo = (
+  { calibration }: Pick<Brief, 'calibration'>,
+  path: readonly string[],
+  value: number | undefined,
+): number | undefined =>
+  calibration?.corrected?.some((one) => one.path.join('.') === path.join('.') && one.to === value)
+    ? calibration.runs
+    : undefined;
+
 /** A figure that a calibration moved, in its own unit; it counts while the build still holds `to`. */
 export interface CorrectedFigure {
   path: readonly string[];

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { finite, identifier, innerShare, notNegative, text } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
 import { airShapesSchema } from '../air/air.schema';
-import type { Body, Chassis, Shell, Touching, WireWay } from './chassis';
+import type { Body, Chassis, MeasuredDrag, Shell, Touching, WireWay } from './chassis';
 
 const place = () => finite().min(-5000).max(5000);
 const size = () => notNegative().max(5000);
@@ -28,7 +28,10 @@ export const chassisSchema = Joi.object<Chassis>({
   frontLoadShare: innerShare(),
   massG: positive().max(200_000),
   cdaM2: notNegative().max(5),
-  cdaErrorM2: positive().max(5),
+  cdaMeasured: Joi.object<MeasuredDrag>({
+    cdaM2: notNegative().max(5).required(),
+    errorM2: positive().max(5).required(),
+  }),
   claFrontM2: finite().min(-5).max(5),
   claRearM2: finite().min(-5).max(5),
   bodies: Joi.array().items(bodySchema).max(100).unique('id'),

@@ -45,6 +45,16 @@ export interface Shell {
   archMm?: number;
 }
 
+/** A drag area as it was measured, with one standard deviation. */
+export interface MeasuredDrag {
+  cdaM2: number;
+  errorM2: number;
+}
+
+/** How the drag area was measured, while it still is as measured. */
+export const dragMeasured = ({ cdaM2, cdaMeasured }: Chassis): MeasuredDrag | undefined =>
+  cdaMeasured && cdaMeasured.cdaM2 === cdaM2 ? cdaMeasured : undefined;
+
 /** What drive and brief need to know of the chassis, and the components with their places. */
 export interface Chassis {
   wheelbaseMm?: number;
@@ -55,8 +65,8 @@ export interface Chassis {
   /** Ready to run, without payload. */
   massG?: number;
   cdaM2?: number;
-  /** One standard deviation of a drag area that was measured. */
-  cdaErrorM2?: number;
+  /** That the drag area was measured; it counts while the drag area still is that. */
+  cdaMeasured?: MeasuredDrag;
   claFrontM2?: number;
   claRearM2?: number;
   bodies?: Body[];

@@ -19,6 +19,10 @@ export interface ChosenTyre {
   looseFactor: number;
 }
 
+/** A tyre with its compound, as it is named on the car. */
+export const tyreName = ({ name, compound }: Pick<ChosenTyre, 'name' | 'compound'>): string =>
+  compound ? `${name}, ${compound}` : name;
+
 /** What keeps a tyre on its rim; nothing rolls without. */
 export const TYRE_HOLDS = ['bonded', 'beads', 'clamp', 'friction'] as const satisfies readonly SpinHold[];
 

@@ -53,6 +53,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'brief.calibration.corrected.*': ['path', 'to'],
   'chassis.touching.*': ['id', 'a', 'b'],
   'chassis.ways.*': ['id'],
+  'chassis.cdaMeasured': ['cdaM2', 'errorM2'],
   'chassis.air.wings.*': ['id', 'profile', 'spanMm', 'chordMm', 'angleDeg', 'xMm', 'zMm'],
   'chassis.air.fins.*': ['id', 'heightMm', 'chordMm', 'xMm', 'zMm'],
   'chassis.air.splitter': ['widthMm', 'lengthMm', 'xMm'],

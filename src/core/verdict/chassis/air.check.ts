@@ -1,5 +1,7 @@
 import { finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
+import { fittedTo } from '../../car/document/brief';
+import { dragMeasured } from '../../car/document/chassis';
 import { airOfBuild, shapesOf } from '../../worked/air/airOfBuild';
 import { worked, type Worked } from '../../worked/worked';
 import { createPlant, resistanceN } from '../../physics/motion/plant';
@@ -27,14 +29,14 @@ export const air = defineCheck({
     const { cdaM2 } = airOfBuild(document);
     if (cdaM2 === undefined) return { missing: ['chassis.cdaM2'] };
     const area = measure(cdaM2, 'areaM2', 2);
-    const { cdaErrorM2 } = document.chassis;
+    const measured = dragMeasured(document.chassis);
     if (cdaM2 === document.chassis.cdaM2) {
-      if (cdaErrorM2 !== undefined || document.brief.calibration?.dragSpread !== undefined)
+      if (measured || fittedTo(document.brief, ['chassis', 'cdaM2'], cdaM2) !== undefined)
         return {
           state: 'clear',
           finding: finding('chassis.air.measured', {
             area,
-            ...(cdaErrorM2 === undefined ? {} : { error: measure(cdaErrorM2, 'areaM2', 1) }),
+            ...(measured ? { error: measure(measured.errorM2, 'areaM2', 1) } : {}),
           }),
         };
     } else {

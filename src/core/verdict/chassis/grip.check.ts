@@ -1,7 +1,7 @@
 import { finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
-import { type ChosenSurface, gripMeasured } from '../../car/document/brief';
-import type { BuildDocument } from '../../car/document/document';
+import { fittedTo, gripMeasured } from '../../car/document/brief';
+import { tyreName } from '../../car/tyres/tyres';
 import { defineCheck, type Found } from '../engine/check';
 
 declare module '../../base/finding' {
@@ -25,8 +25,11 @@ export const grip = defineCheck({
       mu: measure(surface.mu, 'coefficient', 2),
       error: measure(surface.muError, 'coefficient', 1),
     };
-    if (gripMeasured(surface)) return { state: 'clear', finding: finding('chassis.grip.measured', facts) };
-    const runs = runsBehind(document, surface);
+    const measured = gripMeasured(surface);
+    const { tyre } = document.drive;
+    if (measured && tyre && measured.tyre === tyreName(tyre))
+      return { state: 'clear', finding: finding('chassis.grip.measured', facts) };
+    const runs = fittedTo(document.brief, ['brief', 'surfaces', surface.id, 'mu'], surface.mu);
     return runs === undefined
       ? { state: 'tight', finding: finding('chassis.grip.assumed', facts) }
       : { state: 'clear', finding: finding('chassis.grip.fitted', { ...facts, runs }) };
@@ -34,14 +37,3 @@ export const grip = defineCheck({
   provenBy: { run: 'look', how: 'pullOnScale' },
   supports: [],
 });
-
-/** Timed runs that a friction was fitted to, while it still is as they say. */
-function runsBehind(
-  { brief: { calibration } }: BuildDocument,
-  { id, mu }: ChosenSurface,
-): number | undefined {
-  const path = ['brief', 'surfaces', id, 'mu'].join('.');
-  return calibration?.corrected?.some((one) => one.path.join('.') === path && one.to === mu)
-    ? calibration.runs
-    : undefined;
-}

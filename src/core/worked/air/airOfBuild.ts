@@ -1,5 +1,6 @@
 import { type Assembled, missingOf } from '../../base/assembled';
 import { isAssumed } from '../../car/assumed/assumed';
+import { dragMeasured } from '../../car/document/chassis';
 import type { BuildDocument } from '../../car/document/document';
 import type { AirInput, AirResult } from '../../physics/air/definition';
 import { airEstimate } from '../../physics/air/estimate';
@@ -123,12 +124,17 @@ export function sideAirOf(document: BuildDocument): {
 /** A band that is as likely everywhere within has this much of its half width as standard deviation. */
 const OF_HALF_WIDTH = 1 / Math.sqrt(3);
 
+function spreadMeasured({ chassis }: BuildDocument): number | undefined {
+  const measured = dragMeasured(chassis);
+  return measured && measured.errorM2 / measured.cdaM2;
+}
+
 /** Standard deviation of the drag area over it, as measured or as coarse as its shapes; undefined for a typed figure. */
 export function dragSpreadOf(document: BuildDocument): number | undefined {
-  const { cdaM2, cdaErrorM2 } = document.chassis;
+  const { cdaM2 } = document.chassis;
   const shapes = shapesOf(document);
   if (cdaM2 !== undefined && !(shapes.ok && isStarting(document)))
-    return cdaErrorM2 === undefined || cdaM2 === 0 ? undefined : cdaErrorM2 / cdaM2;
+    return cdaM2 === 0 ? undefined : spreadMeasured(document);
   if (!shapes.ok) return undefined;
   const [low, high] = shapes.value.bands.cdaM2;
   return (OF_HALF_WIDTH * (high - low)) / 2 / shapes.value.cdaM2;

@@ -50,13 +50,14 @@ export function coastOf(
 const rounded = (value: number) => Number(value.toPrecision(3));
 
 /** The edits by which a build drives with a measured drag; its rolling resistance holds gears and motor and stays with the surface. */
-export const takeDrag = ({ cdaM2, cdaErrorM2 }: CoastResult): Patch =>
-  cdaM2 > 0
-    ? [
-        { path: ['chassis', 'cdaM2'], value: rounded(cdaM2) },
-        { path: ['chassis', 'cdaErrorM2'], value: rounded(cdaErrorM2) },
-      ]
-    : [];
+export function takeDrag({ cdaM2, cdaErrorM2 }: CoastResult): Patch {
+  if (cdaM2 <= 0) return [];
+  const value = { cdaM2: rounded(cdaM2), errorM2: rounded(cdaErrorM2) };
+  return [
+    { path: ['chassis', 'cdaM2'], value: value.cdaM2 },
+    { path: ['chassis', 'cdaMeasured'], value },
+  ];
+}
 
 /** Lines of time and speed as they are pasted: two numbers each, the speed in m/s after its factor. */
 export function pastedReadings(

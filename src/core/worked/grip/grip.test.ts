@@ -7,7 +7,8 @@ import { evaluateBuild } from '../../verdict/evaluate';
 import { driveRun } from '../../physics/motion/run';
 import { runInputOf } from '../motion/runOfBuild';
 import { frictionOf } from '../motion/tyreOfRun';
-import { gripDiffers, gripTable, isOnTheCar, measurementOf, takeGrip, tyreName } from './gripOfRuns';
+import { tyreName } from '../../car/tyres/tyres';
+import { gripDiffers, gripTable, isOnTheCar, measurementOf, takeGrip } from './gripOfRuns';
 import { circleOf, predictedUndersteer, straightOf } from './handlingOfRuns';
 
 const G = 9.81;
@@ -77,6 +78,9 @@ describe('friction measured on a build', () => {
     // a figure that is typed afterwards is no measured one
     const typed = applyPatch(taken, [{ path: ['brief', 'surfaces', surface.id, 'mu'], value: 0.9 }]);
     expect(check(typed).state).toBe('tight');
+    // nor is it that of other tyres
+    const other = applyPatch(taken, [{ path: ['drive', 'tyre', 'compound'], value: 'Foam' }]);
+    expect(check(other).state).toBe('tight');
     expect(takeGrip(taken, pair)).toEqual(takeGrip(car, pair));
   });
 

@@ -6,7 +6,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { GripSheet } from '../../car/records/gripReport';
 import type { RunRecord } from '../../car/records/records';
-import { type ChosenTyre, tyreAt } from '../../car/tyres/tyres';
+import { tyreAt, tyreName } from '../../car/tyres/tyres';
 import type { CombinedGrip, GripCar, GripMeasurement, GripResult } from '../../physics/grip/definition';
 import { gripMeasure } from '../../physics/grip/measure';
 import { weightOf } from '../chassis/weightOfBuild';
@@ -29,10 +29,6 @@ export function gripCarOf(document: BuildDocument): Assembled<GripCar> {
     },
   };
 }
-
-/** A tyre as it is named on the car. */
-export const tyreName = ({ name, compound }: Pick<ChosenTyre, 'name' | 'compound'>): string =>
-  compound ? `${name}, ${compound}` : name;
 
 const USUAL_PULL_MM = 30;
 

@@ -78,9 +78,15 @@ describe('the air of a build', () => {
     const [low, high] = shapes.ok ? shapes.value.bands.cdaM2 : [0, 0];
     const { cdaM2 } = airOfBuild(drawn);
     expect(spreadsOf(drawn, asphalt!.id).drag).toBeCloseTo((high - low) / Math.sqrt(12) / cdaM2!, 12);
-    const measured = changed({ path: ['chassis', 'cdaErrorM2'], value: 0.0006 });
+    const measured = changed({
+      path: ['chassis', 'cdaMeasured'],
+      value: { cdaM2: 0.03, errorM2: 0.0006 },
+    });
     expect(spreadsOf(measured, asphalt!.id).drag).toBeCloseTo(0.02, 12);
     expect(spreadsOf(car, asphalt!.id).drag).toBe(0.1);
+    // a figure that is typed afterwards is no measured one
+    const typed = applyPatch(measured, [{ path: ['chassis', 'cdaM2'], value: 0.04 }]);
+    expect(spreadsOf(typed, asphalt!.id).drag).toBe(0.1);
   });
 
   it('a wing presses the rear and costs top speed, as the car without it shows', () => {

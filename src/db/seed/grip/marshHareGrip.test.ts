@@ -1,3 +1,4 @@
+import { dragMeasured } from '@/core/car/document/chassis';
 import { gripTable } from '@/core/worked/grip/gripOfRuns';
 import { coastOf } from '@/core/worked/grip/coastOfRuns';
 import { circleOf, straightOf } from '@/core/worked/grip/handlingOfRuns';
@@ -42,7 +43,7 @@ describe('what was measured of the demo’s grip and handling', () => {
       2 * rollingResistanceError,
     );
     expect(found.value.findings).toEqual([]);
-    expect(D.chassis.cdaErrorM2).toBeLessThan(0.1 * D.chassis.cdaM2!);
+    expect(dragMeasured(D.chassis)!.errorM2).toBeLessThan(0.1 * D.chassis.cdaM2!);
   });
 
   it('finds how much more it understeers than foretold, and which way it pulls', () => {

@@ -8,7 +8,8 @@ import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { coastSpeeds } from '@/core/physics/air/coastModel';
 import { weightOf } from '@/core/worked/chassis/weightOfBuild';
 import { coastOf, rollingCar, takeDrag } from '@/core/worked/grip/coastOfRuns';
-import { gripCarOf, gripTable, takeGrip, tyreName } from '@/core/worked/grip/gripOfRuns';
+import { tyreName } from '@/core/car/tyres/tyres';
+import { gripCarOf, gripTable, takeGrip } from '@/core/worked/grip/gripOfRuns';
 import { predictedUndersteer } from '@/core/worked/grip/handlingOfRuns';
 import { frictionOfCar } from '@/core/worked/motion/tyreOfRun';
 

@@ -86,7 +86,7 @@ function TypedFirst() {
         <Button
           variant="link"
           onClick={() =>
-            edit([...TYPED, 'cdaErrorM2'].map((key) => ({ path: ['chassis', key], value: undefined })))
+            edit([...TYPED, 'cdaMeasured'].map((key) => ({ path: ['chassis', key], value: undefined })))
           }
         >
           Let the shapes count

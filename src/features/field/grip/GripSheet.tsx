@@ -4,7 +4,8 @@ import { GRIP_METHODS, type GripSheet as Measured } from '@/core/car/records/gri
 import { refusedOr } from '@/core/base/errors';
 import type { GripMethod, Slipping } from '@/core/physics/grip/definition';
 import { gripMeasure } from '@/core/physics/grip/measure';
-import { gripCarOf, measurementOf, tyreName } from '@/core/worked/grip/gripOfRuns';
+import { tyreName } from '@/core/car/tyres/tyres';
+import { gripCarOf, measurementOf } from '@/core/worked/grip/gripOfRuns';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { Note } from '@/ui/controls/Note';
 import { Select } from '@/ui/controls/Select';
