@@ -12,6 +12,7 @@ import { useBuild } from '../../session/BuildContext';
 import { Apart, Charts } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { AirDrawing } from './AirDrawing';
+import { AxleForces } from './AxleForces';
 import { ElementTable } from './ElementTable';
 import { GripAgainstDrag } from './GripAgainstDrag';
 import { placedOf } from './elements';
@@ -37,6 +38,7 @@ export function AirSide({ chosen, onChoose }: AirSideProps) {
           <TypedFirst />
           <Charts>
             <AirDrawing input={input.value} found={found.value} chosen={chosen} onChoose={onChoose} />
+            <AxleForces input={input.value} found={found.value} />
           </Charts>
           {found.value.findings.map(({ about, why, severity }) => (
             <Note key={`${about}-${why.code}`} tone={severity === 'note' ? 'ask' : 'caution'}>

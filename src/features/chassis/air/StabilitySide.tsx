@@ -31,6 +31,7 @@ import { Apart, Charts } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
+import { Wanders } from './Wanders';
 import { SideWind } from './SideWind';
 
 const PEDAL_NAMES: Readonly<Record<Pedal, string>> = {
@@ -150,6 +151,7 @@ export function StabilitySide() {
       />
       <WhatIfs speedMps={speedMps} present={steady} />
       <SideWind input={input.value} />
+      <Wanders input={input.value} />
       <SegmentChecks segment="chassis" side="stability" />
       <Typography variant="small" color="textSecondary">
         Each axle counts as one tyre with{' '}
