@@ -124,6 +124,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'power.radio.awayM': 'distance driven away',
   'power.failsafe': 'fail-safe list, tried and ticked',
   'power.wires': 'wires and plugs',
+  'suspension.aids.yaw.signProvenAt': 'log of the gyro, turned to the left by hand',
   'suspension.front.corner': 'hard points of the front corner',
   'suspension.rear.corner': 'hard points of the rear corner',
   'suspension.front.corner:moves': 'front corner that can move',

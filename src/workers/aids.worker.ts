@@ -12,6 +12,8 @@ import type { BuildDocument } from '@/core/car/document/document';
 import { type SweepQuestion, sweepOfSetting } from '@/core/worked/aids/sweepOfSetting';
 import { elementsOfBuild } from '@/core/worked/stability/elementsOfBuild';
 import { steadyBand } from '@/core/worked/stability/steadyBand';
+import type { GyroLogInput } from '@/core/physics/aids/gyro/definition';
+import { gyroLog } from '@/core/physics/aids/gyro/gyroLog';
 import { pieces } from './pieces';
 import { told } from './refusal';
 
@@ -84,6 +86,7 @@ const api = {
     run(studySlip(brakeStudy(input)), report),
   sweep: (document: BuildDocument, surface: ChosenSurface | undefined, question: SweepQuestion) =>
     told(() => sweepOfSetting(document, surface, question)),
+  gyroLog: (input: GyroLogInput) => told(() => gyroLog(input)),
   /** How sure the speeds are at which the car stops being steady. */
   steadyBand: (document: BuildDocument, surface: ChosenSurface) =>
     told(() => ({ band: steadyBand(document, surface) })),

@@ -66,3 +66,36 @@ test('a slip target is swept, a brake is held back, and a car without a free whe
   await page.getByRole('button', { name: 'Slip control, throttle' }).click();
   await expect(page.locator('main h1')).toHaveText(/axle that rolls free/);
 });
+
+test('a log of the gyro tells its direction and the filter it needs, before the first drive', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Logged'));
+  await toSegment(page, 'Suspension');
+  await page.getByRole('tab', { name: 'Aids' }).click();
+  await page.getByRole('button', { name: 'put into the build' }).click();
+  const direction = page.locator('[data-check="aids.sign"]');
+  await expect(direction).toHaveAttribute('data-state', 'unknown');
+  await page.getByRole('button', { name: 'What the gyro reads' }).click();
+  // a bias of 2 °/s with a little unrest; a shake of 30 °/s at 50 Hz; a turn to the left
+  const log = (rate: (t: number, k: number) => number) =>
+    Array.from({ length: 400 }, (_, k) => `${(0.004 * k).toFixed(3)} ${rate(0.004 * k, k).toFixed(3)}`).join(
+      '\n',
+    );
+  const rest = (_: number, k: number) => 2 + 0.1 * Math.sin(1.7 * k ** 1.5);
+  await page.getByLabel(/^At rest/).fill(log(rest));
+  await expect(page.getByTestId('gyro-rest')).toContainText(/reads 2\D/);
+  await page
+    .getByLabel(/motor running: time/)
+    .fill(log((t, k) => rest(t, k) + 30 * Math.sin(2 * Math.PI * 50 * t)));
+  await field(page, 'Motor turned meanwhile at').fill('3000');
+  await expect(page.getByTestId('gyro-running')).toContainText('the motor');
+  await page.getByTestId('gyro-filter').getByRole('button', { name: 'Take that filter' }).click();
+  await page.getByLabel(/^Turned to the left/).fill(log((t, k) => rest(t, k) - 60));
+  await expect(page.getByTestId('gyro-sign')).toContainText('reverse it');
+  await page.getByLabel(/^Turned to the left/).fill(log((t, k) => rest(t, k) + 60));
+  await page.getByRole('button', { name: 'Note it as proven' }).click();
+  await expect(direction).toHaveAttribute('data-state', 'clear');
+  await page.getByLabel(/^At rest/).fill('0 none');
+  await expect(page.getByRole('alert').filter({ hasText: 'Each line' })).toBeVisible();
+});

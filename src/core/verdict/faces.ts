@@ -61,6 +61,7 @@ import { wiring } from './power/wiring/wiring.check';
 import { bed } from './print/bed.check';
 import { queue } from './print/queue.check';
 import { gyro } from './suspension/aids/gyro.check';
+import { gyroSign } from './suspension/aids/gyroSign.check';
 import { slipSensor } from './suspension/aids/slipSensor.check';
 import { bumpSteer } from './suspension/corner/bumpSteer.check';
 import { lockFace } from './suspension/corner/lock.face';
@@ -134,6 +135,7 @@ export const FAMILIES: readonly CheckFamily<CheckRecord | CheckFace>[] = [
   railChecks,
   servoChecks,
   gyro,
+  gyroSign,
   slipSensor,
 ];
 

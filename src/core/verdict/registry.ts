@@ -51,6 +51,7 @@ import { servoChecks } from './power/supply/servos.check';
 import { wiring } from './power/wiring/wiring.check';
 import { bed } from './print/bed.check';
 import { gyro } from './suspension/aids/gyro.check';
+import { gyroSign } from './suspension/aids/gyroSign.check';
 import { slipSensor } from './suspension/aids/slipSensor.check';
 import { bumpSteer } from './suspension/corner/bumpSteer.check';
 import { lock } from './suspension/corner/lock.check';
@@ -124,5 +125,6 @@ export const FAMILIES: readonly CheckFamily[] = [
   railChecks,
   servoChecks,
   gyro,
+  gyroSign,
   slipSensor,
 ];

@@ -124,6 +124,7 @@ export const FIT_SENTENCES: Sentences<'fit'> = {
 
 /** Sentences about driver aids. */
 export const AID_SENTENCES: Sentences<'aids'> = {
+  'aids.sign': ({ at }) => `Turned to the left by hand on ${at} it read to the left.`,
   'aids.yaw.none': ({ speed }) => `No gain keeps it straight at ${speed}: mend tyres, toe or weight first.`,
   'aids.yaw.drifts': ({ gain, least, speed }) =>
     `Gain ${gain} does not catch the tail at ${speed}, needs ${least}.`,

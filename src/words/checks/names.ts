@@ -61,6 +61,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'suspension.damping': { title: 'Damping', short: 'damping' },
   'suspension.lock': { title: 'Travel without locking', short: 'travel reached' },
   'suspension.bump': { title: 'Bump steer', short: 'bump steer' },
+  'aids.sign': { title: 'Gyro steers against the skid', short: 'gyro direction' },
   'steering.effort': { title: 'Steering servo under load', short: 'steering' },
   'fit.play': { title: 'Free play at the rim', short: 'play' },
   'aids.yaw': { title: 'Gyro stays calm', short: 'gyro' },

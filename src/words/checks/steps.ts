@@ -97,6 +97,8 @@ export const PROOF_WORDS: Readonly<Record<string, string>> = {
   pullOnScale: 'hold all wheels and pull the car over the ground on a scale, five times',
   throughTravel: 'move each wheel through its travel by hand, then drive the same rough stretch',
   dropForMarks: 'drop it from the height of the brief and look for marks where the chassis would touch',
+  turnGyroByHand:
+    'wheels off the ground: turn the car to the left by hand and look that the wheels steer right',
   aidInTurns: 'drive the same bend with the aid off and on, in turns',
   turnByHand:
     'turn the wheels by hand, wheels off the ground and the pack out, and feel for a tight spot or a rattle',

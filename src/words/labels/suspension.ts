@@ -129,6 +129,7 @@ export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'angleDeg',
     limits: { above: 0, to: 80 },
   },
+  'suspension.aids.yaw.signProvenAt': { label: 'Direction of the gyro, proven' },
   'suspension.aids.traction': { label: 'Slip control' },
   'suspension.aids.traction.targetSlipPct': {
     label: 'Slip aimed at',

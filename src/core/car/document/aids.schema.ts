@@ -13,6 +13,7 @@ export const aidsSchema = Joi.object<Aids>({
     servoLagMs: notNegative().max(1000),
     servoRateDegPerS: positive().max(10_000),
     maxSteerDeg: positive().max(80),
+    signProvenAt: Joi.string().isoDate(),
   }),
   traction: Joi.object<SlipAid>({
     targetSlipPct: notNegative().max(100),

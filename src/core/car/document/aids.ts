@@ -11,6 +11,8 @@ export interface YawAid {
   servoRateDegPerS?: number;
   /** At the wheels; from the rack's lock where not given. */
   maxSteerDeg?: number;
+  /** Day on which a log of a turn by hand proved its direction, ISO 8601. */
+  signProvenAt?: string;
 }
 
 /** A throttle held back by wheel slip as it is set; a brake by the same figures. */

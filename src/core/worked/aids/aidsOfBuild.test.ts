@@ -86,6 +86,19 @@ describe('a gyro in a build', () => {
   });
 });
 
+describe('the direction of a gyro', () => {
+  it('is asked for where there is one, until a log has shown it', () => {
+    expect(check(car, 'aids.sign')).toBeUndefined();
+    const gyro = (more: object) =>
+      check(changed({ path: ['suspension', 'aids', 'yaw'], value: { gain: 0.05, ...more } }), 'aids.sign')!;
+    expect(gyro({})).toMatchObject({ state: 'unknown', missing: ['suspension.aids.yaw.signProvenAt'] });
+    expect(gyro({ signProvenAt: '2026-05-01' })).toMatchObject({
+      state: 'clear',
+      finding: { facts: { at: '2026-05-01' } },
+    });
+  });
+});
+
 describe('slip control in a build', () => {
   it('needs an axle that rolls free', () => {
     expect(tractionInputOf(car, asphalt, {}, { distanceM: 10 })).toMatchObject({

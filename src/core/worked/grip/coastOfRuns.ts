@@ -1,4 +1,5 @@
 import { type Assembled, missingOf } from '../../base/assembled';
+import { pastedPairs } from '../../base/pasted';
 import type { Patch } from '../../base/patch';
 import type { BuildDocument } from '../../car/document/document';
 import { overallRatio } from '../../car/document/drive';
@@ -59,22 +60,9 @@ export function takeDrag({ cdaM2, cdaErrorM2 }: CoastResult): Patch {
   ];
 }
 
-/** Lines of time and speed as they are pasted: two numbers each, the speed in m/s after its factor. */
-export function pastedReadings(
+/** Lines of time and speed as they are pasted, the speed in m/s after its factor. */
+export const pastedReadings = (
   text: string,
   mpsPerUnit: number,
-): { tS: number; speedMps: number }[] | undefined {
-  const rows = text
-    .split(/\n/)
-    .map((line) => line.trim())
-    .filter(Boolean)
-    .map((line) =>
-      line
-        .split(/[\s;\t]+|,(?=\s)/)
-        .filter(Boolean)
-        .map((cell) => Number(cell.replace(',', '.'))),
-    );
-  if (rows.length < 2 || rows.some((row) => row.length !== 2 || !row.every(Number.isFinite)))
-    return undefined;
-  return rows.map(([tS, speed]) => ({ tS: tS!, speedMps: speed! * mpsPerUnit }));
-}
+): { tS: number; speedMps: number }[] | undefined =>
+  pastedPairs(text)?.map(([tS, speed]) => ({ tS, speedMps: speed * mpsPerUnit }));

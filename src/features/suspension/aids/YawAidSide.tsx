@@ -21,6 +21,7 @@ import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useWorked } from '../../session/useWorked';
 import { Bench, Charts, Readings } from '../../frame/Guarded';
 import { useAid } from './aid';
+import { GyroLog } from './GyroLog';
 import { AidFoot } from './AidFoot';
 import { workerOf } from '@/workers/clients';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
@@ -173,6 +174,18 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
             onEnd={end}
           />
         </Group>
+        <GyroLog
+          yaw={assembled.ok ? assembled.value : undefined}
+          closed={closed}
+          onFilter={(lowpassMs) => {
+            set({ lowpassMs });
+            end();
+          }}
+          onProven={(signProvenAt) => {
+            set({ signProvenAt });
+            end();
+          }}
+        />
         <Group title="Servo">
           <QuantitySlider
             label="Lag"
