@@ -88,7 +88,7 @@ async function testWithServers(args) {
 runMain(async () => {
   const args = process.argv.slice(2);
   await timed('packages', async () => {
-    await ensurePackages({ browser: true });
+    await ensurePackages({ browser: true, compiler: true });
     await ensureModules();
   });
   mkdirSync('.data', { recursive: true });

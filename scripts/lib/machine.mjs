@@ -16,11 +16,14 @@ export function postgresPrograms() {
     .find((folder) => existsSync(join(folder, 'initdb')));
 }
 
+const COMPILER = '/usr/bin/gcc';
+
 /** Installs the Debian packages that are missing. */
-export async function ensurePackages({ browser = false } = {}) {
+export async function ensurePackages({ browser = false, compiler = false } = {}) {
   const missing = [
     ...(postgresPrograms() ? [] : ['postgresql']),
     ...(!browser || existsSync(CHROMIUM) ? [] : ['chromium']),
+    ...(!compiler || existsSync(COMPILER) ? [] : ['gcc', 'libc6-dev']),
   ];
   if (missing.length === 0) return;
   const root = process.getuid() === 0;

@@ -34,6 +34,11 @@ test('a gain is found that catches a car that spins, goes into the build, and co
     .toArray()
     .then((parts) => Buffer.concat(parts as Buffer[]).toString());
   expect(text).toMatch(/GYRO_GAIN\s+= 0\.6 {2}# deg per deg\/s/);
+  const law = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As a C file for a microcontroller' }).click();
+  const file = await (await law).createReadStream();
+  const code = await file.toArray().then((parts) => Buffer.concat(parts as Buffer[]).toString());
+  expect(code).toContain('#define GYRO_GAIN 0.6f');
   // the run sheet takes the settings along, and the page shows the run beside its simulation
   await toSegment(page, 'Field');
   await field(page, 'Or type the time').fill('2.4');

@@ -1,6 +1,7 @@
 import { type Measure, measure } from '../../base/measure';
 import { GRAVITY } from '../../base/constants';
 import { refusal } from '../../base/errors';
+import { gyroCommand, gyroLawOf, wantedRate } from './gyroLaw';
 import type { YawInput, YawSeries } from './yawDefinition';
 
 declare module '../../base/errors' {
@@ -80,11 +81,10 @@ function servoAt(from: number, command: number, afterS: number, lagS: number, ra
   return lagS === 0 ? command : command - side * rate * lagS * Math.exp(-(afterS - slewS) / lagS);
 }
 
-const clamp = (value: number, most: number) => (value > most ? most : value < -most ? -most : value);
-
 /** Runs the car from its disturbance at a gain; Runge-Kutta 4 between the gyro's samples, the servo in closed form. */
 export function yawMotion(input: YawInput, gain: number, durationS: number): YawSeries {
-  const { servo, gyro, scenario, mu, speedMps: v } = input;
+  const { servo, gyro, scenario, speedMps: v } = input;
+  const law = gyroLawOf(input, gain);
   const car = bicycleOf(input);
   const { a, b, massKg, inertia, front, rear } = car;
   const rows = linearRows(car);
@@ -96,11 +96,8 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
       mostSteps: MOST_STEPS,
     });
   const driver = scenario.kind === 'step' ? scenario.steerDeg * RAD : 0;
-  const wantedMost = (mu * GRAVITY) / v;
-  const wanted = clamp((v * driver) / (a + b), wantedMost);
-  const [maxDeg, rate] = [servo.maxDeg * RAD, servo.rateDegPerS * RAD];
-  const [band, mostCorrection] = [(gyro.deadbandDegPerS ?? 0) * RAD, gyro.maxCorrectionDeg * RAD];
-  const filter = gyro.lowpassS ? 1 - Math.exp(-gyro.sampleS / gyro.lowpassS) : 1;
+  const wanted = wantedRate(law, v, driver);
+  const rate = servo.rateDegPerS * RAD;
   const count = Math.round(durationS / OUTPUT_S);
   const series: YawSeries = { tS: [], yawRateDegPerS: [], steerDeg: [], lateralM: [] };
   let [slide, yaw, heading, lateral] = [
@@ -137,10 +134,8 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   };
   for (;;) {
     if (t >= sample * gyro.sampleS - 1e-12) {
-      filtered += filter * (yaw - filtered);
-      const error = filtered - wanted;
-      const over = Math.abs(error) <= band ? 0 : error - Math.sign(error) * band;
-      const next = clamp(driver + clamp(-gain * over, mostCorrection), maxDeg);
+      filtered += law.filter * (yaw - filtered);
+      const next = gyroCommand(law, filtered, wanted, driver);
       steerFrom = steerAt(t);
       command = next;
       commandedS = t;

@@ -21,7 +21,16 @@ import { handOver } from '../../session/handOver';
 import { Charts } from '../../frame/Guarded';
 
 /** The settings as a small table to copy, as constants to paste, and the runs that were driven with such. */
-export function AidFoot({ title, settings }: { title: string; settings: readonly Setting[] }) {
+export function AidFoot({
+  title,
+  settings,
+  law,
+}: {
+  title: string;
+  settings: readonly Setting[];
+  /** The law as a C file, of an aid that has one, by the name of its build. */
+  law?: (build: string) => string;
+}) {
   const { build, revision, runs, revisions } = useBuild();
   const { reader } = useReader();
   const names = new Set(settings.map(({ name }) => name));
@@ -59,6 +68,21 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
         <Button variant="link" sx={{ mt: 0.75 }} onClick={save}>
           As constants in a text file
         </Button>
+        {law ? (
+          <Button
+            variant="link"
+            sx={{ mt: 0.75, ml: 2 }}
+            onClick={() =>
+              handOver(
+                `${build.name} ${revision.letter} ${title}.c`,
+                'text/x-c',
+                law(`${build.name} ${revision.letter}`),
+              )
+            }
+          >
+            As a C file for a microcontroller
+          </Button>
+        ) : null}
       </section>
       <Box component="section" sx={{ flex: '1 1 380px' }} aria-label="Runs with these settings">
         {tagged.length === 0 ? (

@@ -12,6 +12,7 @@ import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { yawSettings } from '@/core/worked/aids/aidSettings';
 import { criticalGain } from '@/core/physics/aids/criticalGain';
 import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
+import { gyroLawInC } from '@/core/worked/aids/lawInC';
 import { maxSteerOf, servoRateOf, yawInputOf } from '@/core/worked/aids/yawOfBuild';
 import { worked } from '@/core/worked/worked';
 import { QuantitySlider } from '@/ui/QuantitySlider';
@@ -285,6 +286,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
               ? {}
               : { servoRateDegPerS: Math.round(servoRate) }),
           })}
+          {...(assembled.ok ? { law: (name: string) => gyroLawInC(name, assembled.value) } : {})}
         />
         {foot}
         <Typography variant="small" color="textSecondary">

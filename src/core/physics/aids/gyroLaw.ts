@@ -1,0 +1,50 @@
+import { GRAVITY } from '../../base/constants';
+import type { YawInput } from './yawDefinition';
+
+/** What a gyro on the steering does at every sample; angles in rad, rates in rad/s. */
+export interface GyroLaw {
+  gain: number;
+  deadband: number;
+  mostCorrection: number;
+  maxSteer: number;
+  /** Share of the new reading that the filter takes. */
+  filter: number;
+  wheelbaseM: number;
+  mu: number;
+}
+
+const RAD = Math.PI / 180;
+
+export const clamp = (value: number, most: number) => (value > most ? most : value < -most ? -most : value);
+
+/** Of a first-order filter at a sample. Source: Åström and Wittenmark, Computer-Controlled Systems, ch. 8. */
+export const filterShare = (sampleS: number, lowpassS: number | undefined): number =>
+  lowpassS ? 1 - Math.exp(-sampleS / lowpassS) : 1;
+
+export function gyroLawOf({ servo, gyro, mu, cgToFrontMm, cgToRearMm }: YawInput, gain = gyro.gain): GyroLaw {
+  return {
+    gain,
+    deadband: (gyro.deadbandDegPerS ?? 0) * RAD,
+    mostCorrection: gyro.maxCorrectionDeg * RAD,
+    maxSteer: servo.maxDeg * RAD,
+    filter: filterShare(gyro.sampleS, gyro.lowpassS),
+    wheelbaseM: (cgToFrontMm + cgToRearMm) / 1000,
+    mu,
+  };
+}
+
+/** Yaw rate that the driver's steering asks for, as far as the ground can answer. */
+export const wantedRate = ({ mu, wheelbaseM }: GyroLaw, speed: number, driver: number): number =>
+  clamp((speed * driver) / wheelbaseM, (mu * GRAVITY) / speed);
+
+/** Steering that is commanded at a filtered yaw rate. */
+export function gyroCommand(
+  { gain, deadband, mostCorrection, maxSteer }: GyroLaw,
+  filtered: number,
+  wanted: number,
+  driver: number,
+): number {
+  const error = filtered - wanted;
+  const over = Math.abs(error) <= deadband ? 0 : error - Math.sign(error) * deadband;
+  return clamp(driver + clamp(-gain * over, mostCorrection), maxSteer);
+}
