@@ -146,6 +146,20 @@ describe('a calibration on measured runs', () => {
     expect(gripOn(asphalt.id).factor).toBeGreaterThan(1);
   });
 
+  it('holds runs against one ground, whatever was believed of it when they were driven', () => {
+    const all = runsOf({ grip: 0.85 }, VARIED, 0, 1);
+    const alike = calibrateRuns(all).figures.find(({ knob }) => knob === 'grip')!;
+    // the first half was driven by a build that thought its ground half as good again
+    const believed = { ...car, brief: { ...car.brief, surfaces: [{ ...grass, mu: 1.5 * grass.mu }] } };
+    const mixed = all.map((run, at) => ({
+      ...run,
+      ranAt: `2026-05-0${Math.min(9, 1 + at)}T10:00:00.000Z`,
+      ...(at < all.length / 2 ? { document: believed } : {}),
+    }));
+    const found = calibrateRuns(mixed).figures.find(({ knob }) => knob === 'grip')!;
+    expect(found.factor).toBeCloseTo(alike.factor, 9);
+  });
+
   it('goes into the build as edits that say where they come from, and predicts the runs it was made on', () => {
     const runs = runsOf({ grip: 0.9, efficiency: 0.95 }, VARIED, 0.005, 4);
     const found = calibrateRuns(runs);

@@ -44,13 +44,38 @@ export const isEvidence = (run: RunRecord): boolean =>
  * @param spread of attempts over their mean, for a run that has but one
  */
 export function evidenceFrom(records: readonly RunRecord[], spread: number): Evidence[] {
-  const all = records.flatMap((run) => evidenceOf(run, spread) ?? []);
+  const all = onOneGround(records).flatMap((run) => evidenceOf(run, spread) ?? []);
   const sharing = all.filter(({ common }) => common !== undefined).length;
   return all.map((one) => ({ ...one, error: Math.hypot(one.error, (one.common ?? 0) * Math.sqrt(sharing)) }));
 }
 
-function evidenceOf(record: RunRecord, spread: number): Evidence | undefined {
-  const run = { ...record, document: uncalibrated(record.document) };
+/** Of a surface what the ground is; its name and place in the brief are the build's. */
+const OF_GROUND = ['mu', 'muError', 'rollingResistance', 'rollingResistanceError'] as const;
+
+/**
+ * The runs without earlier calibrations, each surface as the last of them has it: ground is the same ground whatever was
+ * believed of it when it was driven on, so that one factor holds for all its runs.
+ */
+function onOneGround(records: readonly RunRecord[]): RunRecord[] {
+  const runs = records.map((run) => ({ ...run, document: uncalibrated(run.document) }));
+  const known = new Map(
+    [...runs]
+      .sort((a, b) => (a.ranAt < b.ranAt ? -1 : 1))
+      .flatMap(({ document }) => document.brief.surfaces)
+      .map((surface) => [surface.id, surface]),
+  );
+  return runs.map((run) => {
+    const surfaces = run.document.brief.surfaces.map((surface) => {
+      const last = known.get(surface.id)!;
+      return OF_GROUND.every((key) => surface[key] === last[key])
+        ? surface
+        : { ...surface, ...Object.fromEntries(OF_GROUND.map((key) => [key, last[key]])) };
+    });
+    return { ...run, document: { ...run.document, brief: { ...run.document.brief, surfaces } } };
+  });
+}
+
+function evidenceOf(run: RunRecord, spread: number): Evidence | undefined {
   if (isDrivenEmpty(run)) return ofPack(run);
   if (!isRepeated(run) || run.attempts.length === 0) return undefined;
   const { id, kind, document, conditions } = run;
