@@ -127,7 +127,7 @@ describe('build files', () => {
   it('hold the whole build', async () => {
     const file = parseBuildFile(await exported());
     expect(file.revisions.map(({ letter }) => letter)).toEqual(['A', 'B', 'C', 'D']);
-    expect(file.runs).toHaveLength(22);
+    expect(file.runs).toHaveLength(28);
     expect(file.failures).toHaveLength(9);
     expect(file.library.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['motor-540-sensored-13', 'tyre-10-pin', 'compound-soft', 'surface-mownGrass']),

@@ -1,49 +1,16 @@
-import type { BodyShape, WingProfile } from '../../physics/air/definition';
+import type { AirBody, AirFin, AirInput, AirWing } from '../../physics/air/definition';
 
 /** A wing with its place from the front axle on the ground, x forward, z up. */
-export interface Wing {
-  id: string;
+export interface Wing extends AirWing {
   name?: string;
-  profile: WingProfile;
-  spanMm: number;
-  chordMm: number;
-  /** Positive presses down. */
-  angleDeg: number;
-  camberPct?: number;
-  endPlateHeightMm?: number;
-  spanEfficiency?: number;
-  /** Dynamic pressure there over the free one. */
-  flowShare?: number;
-  xMm: number;
-  zMm: number;
 }
 
-export interface Fin {
-  id: string;
+export interface Fin extends AirFin {
   name?: string;
-  heightMm: number;
-  chordMm: number;
-  count?: number;
-  flowShare?: number;
-  xMm: number;
-  zMm: number;
 }
 
-/** What the air meets: the kind of body, and what is built on it. */
-export interface AirShapes {
-  shape?: BodyShape;
-  /** Wheels and tyres in it, wings not. */
-  frontalAreaM2?: number;
-  lengthMm?: number;
-  /** Middle of its length. */
-  xMm?: number;
-  /** Middle of the frontal area. */
-  zMm?: number;
-  sideAreaM2?: number;
-  dragCoefficient?: number;
+/** What the air meets: the kind of body, of which the rest has usual figures, and what is built on it. */
+export interface AirShapes extends Partial<AirBody>, Pick<AirInput, 'splitter' | 'undertray' | 'noseScoop'> {
   wings?: Wing[];
-  splitter?: { widthMm: number; lengthMm: number; xMm: number };
-  undertray?: { widthMm: number; lengthMm: number; xMm: number; diffuserDeg?: number };
-  noseScoop?: { areaM2: number; xMm: number; zMm: number; turnDeg?: number };
   fins?: Fin[];
 }
