@@ -49,8 +49,10 @@ export function CoastSheet({ report, onChange }: SheetProps & { surface: ChosenS
           </Toggle>
         ))}
       </Toggles>
-      <div className={fieldsCss.textField}>
-        <label htmlFor={id}>Time in s and speed in {unit.symbol}, a line each</label>
+      <div>
+        <Typography component="label" variant="label" htmlFor={id}>
+          Time in s and speed in {unit.symbol}, a line each
+        </Typography>
         <TextArea
           id={id}
           rows={5}

@@ -11,7 +11,6 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import { TextArea } from '@/ui/controls/TextInput';
-import fieldsCss from '@/ui/fields.module.css';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { PEAK_WORDS, SIGN_WORDS } from '@/words/bench/gyroLogWords';
@@ -89,8 +88,10 @@ export function GyroLog({ yaw, closed, onFilter, onProven }: GyroLogProps) {
       {LOGS.map(([name, label]) => {
         const text = texts[name] ?? '';
         return (
-          <div key={name} className={fieldsCss.textField}>
-            <label htmlFor={`${id}-${name}`}>{label}: time in s and rate in °/s, a line each</label>
+          <div key={name}>
+            <Typography component="label" variant="label" htmlFor={`${id}-${name}`}>
+              {label}: time in s and rate in °/s, a line each
+            </Typography>
             <TextArea
               id={`${id}-${name}`}
               rows={3}
