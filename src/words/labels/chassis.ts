@@ -69,16 +69,8 @@ export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'chassis.cdaM2': { label: 'Drag area', quantity: 'areaM2', limits: { from: 0, to: 5 } },
   'chassis.cdaMeasured': { label: 'Drag area measured' },
-  'chassis.cdaMeasured.cdaM2': {
-    label: 'Drag area measured',
-    quantity: 'areaM2',
-    limits: { from: 0, to: 5 },
-  },
-  'chassis.cdaMeasured.errorM2': {
-    label: 'Error of the drag area measured',
-    quantity: 'areaM2',
-    limits: { above: 0, to: 5 },
-  },
+  'chassis.cdaMeasured.cdaM2': { label: 'Drag area measured' },
+  'chassis.cdaMeasured.errorM2': { label: 'Error of the drag area measured' },
   'chassis.claFrontM2': { label: 'Downforce area, front', quantity: 'areaM2', limits: { from: -5, to: 5 } },
   'chassis.claRearM2': { label: 'Downforce area, rear', quantity: 'areaM2', limits: { from: -5, to: 5 } },
   'chassis.bodies': { label: 'Components' },
