@@ -49,8 +49,8 @@ export function evidenceFrom(records: readonly RunRecord[], spread: number): Evi
   return all.map((one) => ({ ...one, error: Math.hypot(one.error, (one.common ?? 0) * Math.sqrt(sharing)) }));
 }
 
-/** Of a surface what the ground is; its name and place in the brief are the build's. */
-const OF_GROUND = ['mu', 'muError', 'rollingResistance', 'rollingResistanceError'] as const;
+/** Of a surface what the ground is; how sure its builder was of it stays that of the day. */
+const OF_GROUND = ['mu', 'rollingResistance'] as const;
 
 /**
  * The runs without earlier calibrations, each surface as the last of them has it: ground is the same ground whatever was
