@@ -30,6 +30,9 @@ const NEEDS: Readonly<Record<string, string>> = {
   'chassis.frontLoadShare:betweenAxles': 'centre of gravity between the axles',
   'chassis.cdaM2': 'drag area',
   'runs:straight': 'straightness run',
+  'runs:drift': 'drift of a straightness run',
+  'runs:circle': 'two circles',
+  'runs:coast': 'roll-out',
   'chassis.air.shape': 'kind of body',
   'chassis.bodies': 'components with their places',
   'chassis.bodies:motor':

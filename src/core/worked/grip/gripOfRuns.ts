@@ -1,6 +1,5 @@
 import { refusedOr } from '../../base/errors';
 import { type Assembled, missingOf } from '../../base/assembled';
-import { GRAVITY } from '../../base/constants';
 import type { Patch } from '../../base/patch';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
@@ -220,6 +219,3 @@ function tyreFactor(document: BuildDocument, surface: ChosenSurface): number {
 /** Whether a pair was measured with the tyres that are on the car. */
 export const isOnTheCar = (document: BuildDocument, { tyre }: GripOfPair): boolean =>
   document.drive.tyre !== undefined && tyreName(document.drive.tyre) === tyre;
-
-/** Force of a pull at a friction, N, as an example beside its field. */
-export const examplePullN = (car: GripCar, mu: number): number => mu * car.massKg * GRAVITY;

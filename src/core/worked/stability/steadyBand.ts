@@ -4,7 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import type { Band } from '../../physics/air/definition';
 import type { SteadyInput } from '../../physics/handling/steady/definition';
 import { setupOf } from '../../physics/handling/steady/setup';
-import { lightSpeed, lowestUnstable } from '../../physics/handling/steady/speeds';
+import { lowestUnstable } from '../../physics/handling/steady/speeds';
 import { dragSpreadOf, shapesOf } from '../air/airOfBuild';
 import { steadyInputOf } from './steadyOfBuild';
 
@@ -26,15 +26,12 @@ export interface SteadyBand {
   looseMps?: readonly [low: number, middle: number, high: number];
   /** Cars that are not steady somewhere up to the speed searched. */
   looseShare: number;
-  rearLightMps?: readonly [low: number, middle: number, high: number];
-  rearLightShare: number;
 }
 
 /** Not known of a stiffness that is typical of its ground, and of one that was given; of the weight's place; by judgement. */
 const [TYPICAL_STIFFNESS, GIVEN_STIFFNESS, WEIGHT_SHARE, USUAL_DRAG] = [0.15, 0.07, 0.01, 0.15];
 const DRAWS = 400;
 const SEARCH_MPS = 100;
-const LIGHT_SHARE = 0.5;
 const OF_HALF_WIDTH = 1 / Math.sqrt(3);
 const LEAST_FACTOR = 0.2;
 
@@ -62,7 +59,7 @@ function unsureOf(document: BuildDocument, surface: ChosenSurface): Unsure {
   };
 }
 
-/** Speeds at which cars like this build, as far as it is known, stop being steady or have a light rear. */
+/** Speeds at which cars like this build, as far as it is known, stop being steady. */
 export function steadyBand(
   document: BuildDocument,
   surface: ChosenSurface,
@@ -72,22 +69,12 @@ export function steadyBand(
   if (!input.ok) return undefined;
   const unsure = unsureOf(document, surface);
   const normal = normalFrom(1);
-  const found = Array.from({ length: draws }, () => {
-    const setup = setupOf(drawn(input.value, unsure, normal));
-    return {
-      loose: lowestUnstable(setup, SEARCH_MPS),
-      light: lightSpeed(setup, 'rear', LIGHT_SHARE, SEARCH_MPS),
-    };
-  });
-  const loose = bandOf(found.map((one) => one.loose));
-  const light = bandOf(found.map((one) => one.light));
-  return {
-    draws,
-    ...(loose.band ? { looseMps: loose.band } : {}),
-    looseShare: loose.share,
-    ...(light.band ? { rearLightMps: light.band } : {}),
-    rearLightShare: light.share,
-  };
+  const { band, share } = bandOf(
+    Array.from({ length: draws }, () =>
+      lowestUnstable(setupOf(drawn(input.value, unsure, normal)), SEARCH_MPS),
+    ),
+  );
+  return { draws, ...(band ? { looseMps: band } : {}), looseShare: share };
 }
 
 function drawn(input: SteadyInput, unsure: Unsure, normal: () => number): SteadyInput {

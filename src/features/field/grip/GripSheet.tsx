@@ -8,8 +8,6 @@ import { tyreName } from '@/core/car/tyres/tyres';
 import { gripCarOf, measurementOf } from '@/core/worked/grip/gripOfRuns';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { Note } from '@/ui/controls/Note';
-import { Select } from '@/ui/controls/Select';
-import fieldsCss from '@/ui/fields.module.css';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { BUDGET_WORDS, METHOD_WORDS } from '@/words/bench/gripWords';
@@ -17,6 +15,7 @@ import { GRIP_METHOD_NAMES } from '@/words/learn/gripRuns';
 import { say } from '@/words/findings';
 import '@/words/later/bringIn';
 import { refusalText } from '@/words/refusals/problemOf';
+import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
 import { Instruments, TakeReading } from '../instruments/Instruments';
 import type { SheetProps } from '../sheets/Tried';
@@ -230,18 +229,7 @@ interface ChooseProps<T extends string> {
   onChange(value: T): void;
 }
 
-function Choose<T extends string>({ label, value, options, onChange }: ChooseProps<T>) {
-  const id = useId();
-  return (
-    <div className={fieldsCss.field}>
-      <label htmlFor={id}>{label}</label>
-      <Select id={id} value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </Select>
-    </div>
-  );
+/** A choice of the sheet, which is never closed. */
+function Choose<T extends string>({ onChange, ...rest }: ChooseProps<T>) {
+  return <Choice id={useId()} disabled={false} onChange={(value) => onChange(value as T)} {...rest} />;
 }
