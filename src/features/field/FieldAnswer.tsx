@@ -8,6 +8,7 @@ import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
 import { isTimed, type RunRecord, type TimedRun } from '@/core/car/records/records';
 import { RUN_KIND_RECORDS, type RunKind } from '@/core/car/records/runKinds';
+import { shareOfBest } from '@/words/learn/runs';
 import { reportWords } from '@/words/learn/reportWords';
 import { wrongWheels } from '@/core/worked/field/wrongWheels';
 import { workingMeasured, workingPrediction } from '@/words/workings/field';
@@ -64,7 +65,8 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
         {time}
       </Figure>{' '}
       over {formatText(run.conditions.distanceM, 'distanceM', reader)}
-      {fromRest ? ' from rest' : ''} on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt
+      {fromRest ? ' from rest' : RUN_KIND_RECORDS[run.kind].weaves ? ' through gates' : ''} on{' '}
+      {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt
       {measured.speed.n === 1 ? '' : 's'}.{' '}
       {run.prediction && gap ? (
         <>
@@ -82,6 +84,14 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
               Its error comes most from the {FIGURE_NAMES[run.prediction.mostFrom]}.
             </Typography>
           ) : null}
+        </>
+      ) : run.prediction && RUN_KIND_RECORDS[run.kind].weaves ? (
+        <>
+          At best{' '}
+          <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
+            {speed(run.prediction.speedMps)}
+          </Figure>
+          : {shareOfBest(measured.speed.mean, run.prediction.speedMps, reader)}.
         </>
       ) : (
         'There was no prediction to compare it with.'
@@ -119,7 +129,11 @@ export function KindPlot({
       <DotPlot
         title={`${RUN_KIND_NAMES[kind]}: measured against predicted`}
         quantity={fromRest ? 'timeS' : 'speedMps'}
-        wish={fromRest || targetMps === undefined ? undefined : { value: targetMps, label: 'wish' }}
+        wish={
+          kind !== 'timedDistance' || targetMps === undefined
+            ? undefined
+            : { value: targetMps, label: 'wish' }
+        }
         rows={shown.map(({ run, measured }) => ({
           id: run.id,
           label: `${day.format(new Date(run.ranAt))}`,

@@ -2,7 +2,7 @@ import { parse } from '@/core/base/schema/parse';
 import { runSheetSchema } from '@/core/car/records/records.schema';
 import { emptyDocument } from '@/core/car/document/document';
 import { timingSpeed } from '@/core/physics/timing/timingSpeed';
-import { attemptOf, conditionsOf, emptySheet, type Method, sheetOfRun } from './sheet';
+import { attemptOf, conditionsOf, emptySheet, type Method, missingOf, sheetOfRun } from './sheet';
 
 const surface = { id: 'grass', name: 'Grass' };
 
@@ -24,6 +24,16 @@ describe('a run sheet', () => {
       packVBefore: 8.3,
     });
     expect(conditionsOf({ ...sheet, kind: 'launch' }, surface)).not.toHaveProperty('runUpM');
+  });
+
+  it('sends gates of a slalom or of a series through some, and waits for both of their figures', () => {
+    const sheet = { ...emptySheet('s'), kind: 'slalom', gateSpacingM: 2, gateOffsetM: 0.25 } as const;
+    const gates = { spacingM: 2, offsetM: 0.25 };
+    expect(conditionsOf(sheet, surface)).toMatchObject({ gates });
+    expect(conditionsOf({ ...sheet, kind: 'series' }, surface)).toMatchObject({ gates });
+    expect(conditionsOf({ ...sheet, kind: 'timedDistance' }, surface)).not.toHaveProperty('gates');
+    expect(missingOf({ ...sheet, gateOffsetM: undefined }, surface)).toBe('gates');
+    expect(missingOf(sheet, surface)).toBe('attempt');
   });
 
   it.each<[Method, number, number]>([

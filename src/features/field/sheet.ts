@@ -1,6 +1,7 @@
 import {
   type Attempt,
   type Conditions,
+  type Gates,
   type RunRecord,
   type RunSetting,
   type RunSheet,
@@ -22,6 +23,8 @@ export interface Sheet {
   distanceM: number | undefined;
   distanceErrorM: number | undefined;
   runUpM: number | undefined;
+  gateSpacingM: number | undefined;
+  gateOffsetM: number | undefined;
   /** Where it was not driven just now. */
   ranAt?: string | undefined;
   ambientC: number | undefined;
@@ -53,6 +56,8 @@ export function emptySheet(id: string): Sheet {
     distanceM: 20,
     distanceErrorM: 0.02,
     runUpM: 25,
+    gateSpacingM: undefined,
+    gateOffsetM: undefined,
     ambientC: undefined,
     packVBefore: undefined,
     packVAfter: undefined,
@@ -87,6 +92,7 @@ export function sheetOfRun({
     distanceM,
     distanceErrorM,
     runUpM,
+    gates,
     ambientC,
     packVBefore,
     packVAfter,
@@ -102,6 +108,8 @@ export function sheetOfRun({
     distanceM,
     distanceErrorM,
     runUpM,
+    gateSpacingM: gates?.spacingM,
+    gateOffsetM: gates?.offsetM,
     ambientC,
     packVBefore,
     packVAfter,
@@ -119,15 +127,25 @@ export function sheetOfRun({
 export function sheetAfter(id: string, last: RunRecord | undefined): Sheet {
   const sheet = emptySheet(id);
   if (!last) return sheet;
-  const { surfaceId, distanceM, distanceErrorM, runUpM, ambientC } = last.conditions;
+  const { surfaceId, distanceM, distanceErrorM, runUpM, gates, ambientC } = last.conditions;
   return {
     ...sheet,
     surfaceId,
     distanceM: distanceM ?? sheet.distanceM,
     distanceErrorM: distanceErrorM ?? sheet.distanceErrorM,
     runUpM: runUpM ?? sheet.runUpM,
+    gateSpacingM: gates?.spacingM,
+    gateOffsetM: gates?.offsetM,
     ambientC,
   };
+}
+
+/** Gates of a slalom, or of a settings series that is driven through some. */
+function gatesOf({ kind, gateSpacingM, gateOffsetM }: Sheet): Gates | undefined {
+  const { weaves, timed } = RUN_KIND_RECORDS[kind];
+  return (weaves || timed === 'series') && gateSpacingM !== undefined && gateOffsetM !== undefined
+    ? { spacingM: gateSpacingM, offsetM: gateOffsetM }
+    : undefined;
 }
 
 /** Conditions as they are sent, or undefined while surface or distance of a timed run are missing. */
@@ -143,6 +161,7 @@ export function conditionsOf(
     distanceM: timed ? sheet.distanceM : undefined,
     distanceErrorM: timed ? sheet.distanceErrorM : undefined,
     runUpM: timed && !fromRest ? sheet.runUpM : undefined,
+    gates: gatesOf(sheet),
     ambientC: sheet.ambientC,
     packVBefore: sheet.packVBefore,
     packVAfter: sheet.packVAfter,
@@ -154,12 +173,14 @@ export function conditionsOf(
 
 /** What is still missing before a sheet can be saved, by its code; nothing where it can be. */
 export function missingOf(
-  { kind, distanceM, attempts, report, track }: Sheet,
+  sheet: Sheet,
   surface: { id: string; name: string } | undefined,
 ): Missing | undefined {
+  const { kind, distanceM, attempts, report, track } = sheet;
   if (!isTimedKind(kind)) return RUN_KIND_RECORDS[kind].lacks?.(report, track);
   if (!surface) return 'surface';
   if (distanceM === undefined) return 'distance';
+  if (RUN_KIND_RECORDS[kind].weaves && !gatesOf(sheet)) return 'gates';
   return attempts.length === 0 ? 'attempt' : undefined;
 }
 

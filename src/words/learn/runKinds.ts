@@ -4,6 +4,7 @@ import type { Lack, RunKind } from '@/core/car/records/runKinds';
 export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
   timedDistance: 'Timed distance',
   launch: 'Launch',
+  slalom: 'Slalom',
   track: 'Satellite track',
   laps: 'Lap times',
   stopping: 'Stopping',
@@ -26,11 +27,12 @@ export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
 };
 
 /** What a sheet can still need before it can be saved. */
-export type Missing = Lack | 'surface' | 'distance' | 'attempt';
+export type Missing = Lack | 'surface' | 'distance' | 'gates' | 'attempt';
 
 export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
   surface: 'a surface',
   distance: 'the distance',
+  gates: 'the gates',
   attempt: 'an attempt',
   wheelNoiseOrTemperature: 'a wheel, a noise or a temperature',
   whatEndedIt: 'what ended it',

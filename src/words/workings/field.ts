@@ -58,7 +58,7 @@ export function workingPrediction(
 ): WorkingStep[] {
   if (!prediction) return [];
   const cells = document.power.battery?.cells ?? 1;
-  const { packVBefore, ambientC, distanceM, runUpM = 0 } = conditions;
+  const { packVBefore, ambientC, distanceM, runUpM = 0, gates } = conditions;
   return [
     {
       label: 'Mass',
@@ -88,10 +88,14 @@ export function workingPrediction(
       formula:
         kind === 'launch'
           ? `from rest over ${q(distanceM, 'distanceM')}`
-          : `from ${q(runUpM, 'distanceM')} to ${q(runUpM + distanceM, 'distanceM')} after the start`,
+          : gates
+            ? `${q(distanceM, 'distanceM')} through gates ${q(gates.spacingM, 'distanceM')} apart on y = A·sin(π·x/d), A = ${q(gates.offsetM, 'distanceM')}, at the speed that grip, lock, servo and motor allow`
+            : `from ${q(runUpM, 'distanceM')} to ${q(runUpM + distanceM, 'distanceM')} after the start`,
       value: prediction.timeS,
       quantity: 'timeS',
-      source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 2',
+      source: gates
+        ? 'Milliken, Race Car Vehicle Dynamics, ch. 5'
+        : 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 2',
     },
     {
       label: 'Mean speed',

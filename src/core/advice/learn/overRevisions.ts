@@ -17,7 +17,7 @@ export interface RevisionPoint {
 }
 
 /** What is measured of a revision. */
-export type MeasureId = 'speed' | 'launch' | 'track' | 'pack' | 'motor';
+export type MeasureId = 'speed' | 'launch' | 'slalom' | 'track' | 'pack' | 'motor';
 
 /** One measure through the revisions, with what was wished. */
 export interface Measure {
@@ -77,6 +77,13 @@ const KINDS: readonly Kind[] = [
     alike: 'launch',
     point: timedPoint('launch', 'time'),
     goal: ({ brief }) => brief.timeToDistanceS,
+  },
+  {
+    id: 'slalom',
+    quantity: 'speedMps',
+    better: 'higher',
+    alike: 'slalom',
+    point: timedPoint('slalom', 'speed'),
   },
   {
     id: 'track',

@@ -15,7 +15,11 @@ import { ENDS } from '../../physics/heat/enduranceDefinition';
 import { OUTCOMES } from '../../physics/diagnosis/diagnose';
 import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
-import { type Attempt, type Conditions, type FailureSheet, type RunSetting, type RunSheet } from './records';
+import {
+  type Attempt,
+  type FailureSheet,
+  type RunSheet,
+} from './records';
 import {
   DROP_OUTCOMES,
   ENDS_OF_RUN,
@@ -31,11 +35,12 @@ import {
   type RunReport,
   WHEEL_TURNS,
 } from './report';
+import { conditionsSchema, gatedConditions, timedConditions } from './conditions.schema';
 import { WHEELS } from './wheels';
 import { benchReportFields } from './benchReport.schema';
 import { gripReportFields } from './gripReport.schema';
 import { PACK_SPREADS, type PackPredicted } from './packPredicted';
-import { RUN_KINDS, TIMED_KINDS } from './runKinds';
+import { RUN_KIND_RECORDS, RUN_KINDS, TIMED_KINDS } from './runKinds';
 
 const moment = () => Joi.string().isoDate();
 
@@ -51,22 +56,6 @@ const attemptSchema = Joi.object<Attempt>({
   .xor('timeS', 'frames', 'clipTimeS')
   .with('frames', 'captureFps')
   .with('clipTimeS', 'slowdown');
-
-const conditionsSchema = Joi.object<Conditions>({
-  surfaceId: identifier(),
-  surfaceName: text(80),
-  distanceM: positive().max(100_000),
-  distanceErrorM: notNegative(),
-  runUpM: notNegative().max(100_000),
-  ambientC: temperatureC(),
-  packVBefore: positive().max(1000),
-  packVAfter: positive().max(1000),
-  extraMassG: finite().min(-100_000).max(100_000),
-  settings: Joi.array()
-    .items(Joi.object<RunSetting>({ name: text(60).required(), value: finite().required(), unit: text(20) }))
-    .max(60)
-    .unique('name'),
-});
 
 const minutes = () => notNegative().max(10_000);
 
@@ -201,15 +190,16 @@ const trackSchema = Joi.object<KeptTrack>({
 const byKind = (timed: Joi.Schema, other: Joi.Schema) =>
   Joi.when('kind', { is: Joi.valid(...TIMED_KINDS), then: timed, otherwise: other }).required();
 const attempts = () => Joi.array().items(attemptSchema).max(500).unique('id').required();
-const timedConditions = conditionsSchema.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) =>
-  field.required(),
-);
 
 export const runSheetFields = {
   id: identifier().required(),
   kind: Joi.valid(...RUN_KINDS).required(),
   attempts: byKind(attempts().min(1), attempts()),
-  conditions: byKind(timedConditions.required(), conditionsSchema.required()),
+  conditions: Joi.when('kind', {
+    is: Joi.valid(...TIMED_KINDS.filter((kind) => RUN_KIND_RECORDS[kind].weaves)),
+    then: gatedConditions.required(),
+    otherwise: byKind(timedConditions.required(), conditionsSchema.required()),
+  }).required(),
   drivenMinutes: notNegative().max(10_000),
   note: text(2000),
   report: reportSchema,

@@ -38,6 +38,14 @@ export interface RunSetting {
   unit?: string;
 }
 
+/** Markers in a line that a run weaves through. */
+export interface Gates {
+  /** From marker to marker. */
+  spacingM: number;
+  /** Of the car's middle from the line where it passes a marker. */
+  offsetM: number;
+}
+
 /** Under what a run was driven. */
 export interface Conditions {
   /** Of the document as it was run. */
@@ -47,6 +55,7 @@ export interface Conditions {
   distanceErrorM?: number;
   /** Driven before the first mark of a timed distance. */
   runUpM?: number;
+  gates?: Gates;
   ambientC?: number;
   packVBefore?: number;
   packVAfter?: number;

@@ -107,8 +107,8 @@ describe('kinds of run', () => {
   });
 
   it('have a mean where their attempts repeat one thing, which a series does not', () => {
-    expect(RUN_KINDS.filter(isRepeatedKind)).toEqual(['timedDistance', 'launch']);
-    expect(RUN_KINDS.filter(isTimedKind)).toEqual(['timedDistance', 'launch', 'series']);
+    expect(RUN_KINDS.filter(isRepeatedKind)).toEqual(['timedDistance', 'launch', 'slalom']);
+    expect(RUN_KINDS.filter(isTimedKind)).toEqual(['timedDistance', 'launch', 'slalom', 'series']);
   });
 
   it('refuse a timed run without surface, distance or attempt, each by its name', () => {
@@ -133,6 +133,9 @@ describe('kinds of run', () => {
     expect(refusedAt({ attempts: [] })).toBe('attempts');
     expect(refusedAt({ conditions: { ...conditions, distanceM: undefined } })).toBe('conditions.distanceM');
     expect(refusedAt({ conditions: { ...conditions, surfaceId: undefined } })).toBe('conditions.surfaceId');
+    expect(refusedAt({ kind: 'slalom' })).toBe('conditions.gates');
+    const gates = { spacingM: 2, offsetM: 0.2 };
+    expect(refusedAt({ kind: 'slalom', conditions: { ...conditions, gates } })).toBeUndefined();
     expect(refusedAt({ kind: 'flight' })).toBe('kind');
   });
 });

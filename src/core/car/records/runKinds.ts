@@ -31,6 +31,8 @@ export interface RunKindRecord {
   readonly timed?: 'repeated' | 'series';
   /** It starts at rest: there is no run-up, and its time counts rather than its speed. */
   readonly fromRest?: true;
+  /** It goes through gates, as fast as its driver can: its prediction is what the car could do at best. */
+  readonly weaves?: true;
   /** On the bench, with no ground under it. */
   readonly bench?: true;
   /** It goes on until the pack is empty. */
@@ -48,6 +50,7 @@ const none = (list: readonly unknown[] | undefined) => (list ?? []).length === 0
 const RECORDS = {
   timedDistance: { timed: 'repeated', answers: ['brief.targetMps'] },
   launch: { timed: 'repeated', fromRest: true, answers: ['brief.timeToDistanceS'] },
+  slalom: { timed: 'repeated', weaves: true },
   track: { answers: ['brief.targetMps'], lacks: (_, track) => (track ? undefined : 'track') },
   laps: { lacks: ({ laps }) => (none(laps) ? 'lap' : undefined) },
   stopping: { lacks: ({ stops }) => (none(stops) ? 'stop' : undefined) },

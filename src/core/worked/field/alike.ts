@@ -1,7 +1,7 @@
 import type { TimedRun } from '../../car/records/records';
 
-/** What makes runs of one kind another thing to average: the ground, what the car carried, and how far it ran up. */
-export const UNLIKE_BY = ['surface', 'payload', 'runUp'] as const;
+/** What makes runs of one kind another thing to average: the ground, what the car carried, how far it ran up, and through which gates. */
+export const UNLIKE_BY = ['surface', 'payload', 'runUp', 'gates'] as const;
 export type UnlikeBy = (typeof UNLIKE_BY)[number];
 
 /** Runs that were left out of a mean, and by what they were unlike. */
@@ -16,10 +16,13 @@ const [SAME_G, SAME_M] = [20, 1];
 const carriedG = ({ conditions, document }: TimedRun) =>
   (document.brief.payloadG ?? 0) + (conditions.extraMassG ?? 0);
 
+const gateKey = ({ conditions: { gates } }: TimedRun) => gates && `${gates.spacingM} ${gates.offsetM}`;
+
 const IS_ALIKE: Readonly<Record<UnlikeBy, (a: TimedRun, b: TimedRun) => boolean>> = {
   surface: (a, b) => a.conditions.surfaceId === b.conditions.surfaceId,
   payload: (a, b) => Math.abs(carriedG(a) - carriedG(b)) <= SAME_G,
   runUp: (a, b) => Math.abs((a.conditions.runUpM ?? 0) - (b.conditions.runUpM ?? 0)) <= SAME_M,
+  gates: (a, b) => gateKey(a) === gateKey(b),
 };
 
 /**

@@ -36,7 +36,10 @@ export const isDrivenEmpty = ({ kind, report, conditions }: RunRecord): boolean 
 
 /** Whether a run can be held against its prediction. */
 export const isEvidence = (run: RunRecord): boolean =>
-  (isRepeated(run) && run.attempts.length > 0) || isDrivenEmpty(run);
+  (isOneDrive(run) && run.attempts.length > 0) || isDrivenEmpty(run);
+
+/** A passage that the car alone decides: through gates it is the driver too. */
+const isOneDrive = (run: RunRecord) => isRepeated(run) && !RUN_KIND_RECORDS[run.kind].weaves;
 
 /**
  * All that runs say. What runs have in common is not averaged away by driving more of them: each carries it as if it were alone.
@@ -77,7 +80,7 @@ function onOneGround(records: readonly RunRecord[]): RunRecord[] {
 
 function evidenceOf(run: RunRecord, spread: number): Evidence | undefined {
   if (isDrivenEmpty(run)) return ofPack(run);
-  if (!isRepeated(run) || run.attempts.length === 0) return undefined;
+  if (!isOneDrive(run) || !isRepeated(run) || run.attempts.length === 0) return undefined;
   const { id, kind, document, conditions } = run;
   const timeWith = (factors: Factors) =>
     nominalRun(scaled(document, conditions.surfaceId, factors), kind, conditions)?.timeS;

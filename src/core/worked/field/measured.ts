@@ -1,7 +1,7 @@
 import { pooledDeviation, sampleDeviation } from '../../base/numeric/statistics';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
 import { isRepeated, type RunRecord, type RunSheet, type TimedConditions } from '../../car/records/records';
-import { type RepeatedKind } from '../../car/records/runKinds';
+import { type RepeatedKind, RUN_KIND_RECORDS } from '../../car/records/runKinds';
 import { type LeftOut, mostAlike } from './alike';
 import { timingSpeed, type TimingSpeedResult } from '../../physics/timing/timingSpeed';
 
@@ -62,10 +62,10 @@ export interface Gap {
   readonly sigmas: number;
 }
 
-/** None of a series, whose attempts are conditions of their own. */
+/** None of a series, whose attempts are conditions of their own, nor through gates, where the prediction is the best that could be. */
 export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
   const { prediction } = run;
-  if (!prediction || !isRepeated(run)) return undefined;
+  if (!prediction || !isRepeated(run) || RUN_KIND_RECORDS[run.kind].weaves) return undefined;
   const differenceMps = measured.speed.mean - prediction.speedMps;
   const joint = Math.hypot(measured.speedErrorMps, prediction.speedErrorMps);
   return {

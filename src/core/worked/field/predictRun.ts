@@ -5,6 +5,8 @@ import type { DriveRunInput } from '../../physics/motion/definition';
 import { passage } from '../../physics/motion/passage';
 import { runInputOf } from '../motion/runOfBuild';
 import { frictionOf } from '../motion/tyreOfRun';
+import { slalomOfBuild } from '../grip/slalomOfBuild';
+import type { Slalom } from '../../physics/handling/slalom';
 import type { Assembled } from '../../base/assembled';
 import { KNOBS } from './knobs';
 import { largestOf, sharesOf } from './shares';
@@ -25,7 +27,7 @@ export function predictRun(document: BuildDocument, kind: RunKind, conditions: C
   if (!surface) return { ok: false, missing: ['brief.surfaces:ofRun'] };
   const input = inputFor(document, surface, conditions);
   if (!input.ok) return input;
-  const nominal = timeOver(input.value, kind, conditions);
+  const nominal = nominalRun(document, kind, conditions);
   if (nominal === undefined) return { ok: false, missing: ['drive.stages:getsThere'] };
   const { timeS, topSpeedMps } = nominal;
   const { distanceM } = conditions;
@@ -52,6 +54,27 @@ export function nominalRun(
   kind: RunKind,
   conditions: Conditions,
 ): { timeS: number; topSpeedMps?: number } | undefined {
+  const straight = straightRun(document, kind, conditions);
+  if (!straight || !conditions.gates) return straight;
+  const found = throughGates(document, kind, conditions);
+  return found && found.speedMps > 0
+    ? { ...straight, timeS: conditions.distanceM / found.lineMps }
+    : undefined;
+}
+
+/** Through gates a car goes as fast as grip, steering and servo let it, and at most as fast as straight ahead. */
+export function throughGates(
+  document: BuildDocument,
+  kind: RunKind,
+  conditions: Conditions,
+): Slalom | undefined {
+  const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
+  const straight = straightRun(document, kind, conditions);
+  if (!surface || !straight || !conditions.gates) return undefined;
+  return slalomOfBuild(document, surface, conditions.gates, conditions.distanceM / straight.timeS);
+}
+
+function straightRun(document: BuildDocument, kind: RunKind, conditions: Conditions) {
   const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
   const input = surface ? inputFor(document, surface, conditions) : undefined;
   return input?.ok ? timeOver(input.value, kind, conditions) : undefined;

@@ -9,13 +9,14 @@ import Button from '@mui/material/Button';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
-import { predictRun, runFriction } from '@/core/worked/field/predictRun';
+import { predictRun, runFriction, throughGates } from '@/core/worked/field/predictRun';
 import type { Conditions, TimedConditions } from '@/core/car/records/records';
 import type { RunReport } from '@/core/car/records/report';
 import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
+import { slalomSentence } from '@/words/learn/runs';
 import { FIGURE_NAMES } from '@/words/learn/calibration';
 import { newId } from '../../api';
 import { useBuild } from '../../session/BuildContext';
@@ -24,6 +25,7 @@ import { Stopwatch } from '../Stopwatch';
 import { PassListFold } from './PassListFold';
 import { isRevealed } from '@/core/advice/learn/series';
 import { SeriesSetup } from './Series';
+import { GatesOfSheet } from './GatesOfSheet';
 import { LaunchNote } from './LaunchNote';
 import { LightGate } from '../instruments/LightGate';
 import { VideoTimer } from './VideoTimer';
@@ -56,6 +58,7 @@ export function TimedBody({
       ? (conditions as TimedConditions)
       : undefined;
   const predicted = timed ? predictRun(document, sheet.kind, timed) : undefined;
+  const through = timed?.gates ? throughGates(document, sheet.kind, timed) : undefined;
   const set = (change: Partial<Sheet>) => onChange({ ...sheet, ...change });
   const number = (key: keyof Sheet, more: object = {}) => ({
     value: sheet[key] as number | undefined,
@@ -111,6 +114,7 @@ export function TimedBody({
           {...number('runUpM')}
         />
       )}
+      <GatesOfSheet sheet={sheet} onChange={set} />
       {sheet.method === 'frames' ? (
         <QuantityField
           label="Frames a second"
@@ -159,9 +163,10 @@ export function TimedBody({
       ) : null}
       {predicted?.ok ? (
         <Typography variant="note" color="textSecondary" sx={{ mt: 0.5 }}>
-          Predicted for these conditions:{' '}
+          {through ? 'The best it could do' : 'Predicted for these conditions'}:{' '}
           {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)},{' '}
           {formatText(predicted.value.speedMps, 'speedMps', reader)}.
+          {through ? ` ${slalomSentence(through, reader)}` : ''}
           {predicted.value.mostFrom
             ? ` Its error comes most from the ${FIGURE_NAMES[predicted.value.mostFrom]}.`
             : ''}
