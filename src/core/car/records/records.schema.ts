@@ -15,11 +15,7 @@ import { ENDS } from '../../physics/heat/enduranceDefinition';
 import { OUTCOMES } from '../../physics/diagnosis/diagnose';
 import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
-import {
-  type Attempt,
-  type FailureSheet,
-  type RunSheet,
-} from './records';
+import { type Attempt, type FailureSheet, type RunSheet } from './records';
 import {
   DROP_OUTCOMES,
   ENDS_OF_RUN,
