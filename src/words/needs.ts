@@ -49,8 +49,6 @@ const NEEDS: Readonly<Record<string, string>> = {
   'drive.tyreHold.wallMm:inside': 'wall of the tread thinner than the tyre is high',
   'drive.frontTyreHold.wallMm:inside': 'wall of the front tread thinner than the tyre is high',
   'drive.drivenAxles': 'driven axles',
-  'drive.drivenAxles:freeAxle':
-    'axle that rolls free: with all wheels driven nothing tells the speed of the ground',
   'drive.stages': 'reduction teeth',
   'drive.stages:spur': 'gears with their teeth',
   'figures:together': 'figures that go together',

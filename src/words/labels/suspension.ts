@@ -161,6 +161,11 @@ export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'share',
     limits: { from: 0, to: 1 },
   },
+  'suspension.aids.traction.mostAccelMps2': {
+    label: 'Most gain of speed',
+    quantity: 'accelMps2',
+    limits: { above: 0, to: 100 },
+  },
   'suspension.aids.tyre': { label: 'Tyres at slip' },
   'suspension.aids.tyre.corneringFrontPerRad': {
     label: 'Front cornering stiffness over load',

@@ -117,6 +117,10 @@ export const YAW_REFUSALS: Refusals<'yaw'> = {
 };
 
 export const TRACTION_REFUSALS: Refusals<'traction'> = {
+  'traction.noFreeWheel': () => [
+    'with all wheels driven nothing tells the speed of the ground',
+    'give controller.mostAccelMps2, the most that the ground lets the car gain, or drive one axle',
+  ],
   'traction.inertia': () => ['nothing that turns has an inertia', 'give that of the wheels or of the rotor'],
 };
 

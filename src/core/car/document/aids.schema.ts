@@ -22,6 +22,7 @@ export const aidsSchema = Joi.object<Aids>({
     releaseUsPerMs: positive().max(500),
     magnets: count().max(400),
     falsePulseRate: notNegative().max(1),
+    mostAccelMps2: positive().max(100),
   }),
   tyre: Joi.object<TyreSlip>({
     corneringFrontPerRad: positive().max(60),

@@ -23,6 +23,8 @@ export interface SlipAid {
   releaseUsPerMs?: number;
   magnets?: number;
   falsePulseRate?: number;
+  /** Most gain of speed that a car without a free wheel is followed by; from its grip where not given. */
+  mostAccelMps2?: number;
 }
 
 /** What the tyres do beyond their friction. */

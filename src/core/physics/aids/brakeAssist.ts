@@ -1,7 +1,7 @@
 import { emfAt, grownBy, type Plant } from '../motion/plant';
 import { slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput } from './slipDefinition';
-import { emptySeries, record, sensorsOf } from './slipRun';
+import { carSpeedOf, emptySeries, record, sensorsOf } from './slipRun';
 import { slipStepper, stepAt } from './slipStep';
 import { CLOSED_US, USUAL_FRAME_MS } from './tractionAssist';
 
@@ -49,6 +49,7 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
   const { plant, spinKg, radiusM } = car;
   const frameS = (controller.frameMs ?? USUAL_FRAME_MS) / 1000;
   const [driven, free] = sensorsOf(sensor, radiusM, seed);
+  const carSpeed = carSpeedOf(input, frameS, [driven, free], 'rolling');
   const series = emptySeries();
   let [t, v, u, way, turned, frame, us] = [0, fromMps, fromMps, 0, 0, 0, FULL_US];
   let [slipSum, lockedM, share] = [0, 0, 1];
@@ -62,7 +63,7 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
   });
   while (v > STANDING_MPS && t < LONGEST_S) {
     if (t >= frame * frameS - 1e-12) {
-      us = braked(driven.speedMps, free.speedMps, us, input, 1000 * frameS);
+      us = braked(driven.speedMps, carSpeed.read(), us, input, 1000 * frameS);
       share = (CLOSED_US - us) / (CLOSED_US - FULL_US);
       record(series, t, v, u, us);
       frame++;

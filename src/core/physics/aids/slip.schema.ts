@@ -13,9 +13,7 @@ export const slipTyreSchema = Joi.object({
 });
 
 export const tractionAssistSchema = Joi.object<TractionInput>({
-  car: ofRun('car')
-    .keys({ drivenAxles: Joi.valid('front', 'rear').required() })
-    .required(),
+  car: ofRun('car').required(),
   tyre: slipTyreSchema.required(),
   drive: ofRun('drive').required(),
   motor: ofRun('motor').required(),
@@ -31,6 +29,7 @@ export const tractionAssistSchema = Joi.object<TractionInput>({
     gainUsPerPct: notNegative().required(),
     frameMs: finite().min(0.1).max(1000).default(20),
     releaseUsPerMs: positive(),
+    mostAccelMps2: positive(),
   }).required(),
   distanceM: positive().max(10_000).required(),
   seed: Joi.number()

@@ -6,7 +6,7 @@ import type { SlipTyre } from './slipDefinition';
 /** Speed under which slip is told against this one, m/s, so that it stays finite at rest. */
 export const LEAST_SLIP_MPS = 0.5;
 
-/** A car that drives or brakes on one axle, with a tyre that slips. */
+/** A car that drives or brakes on one axle, or on both as one, with a tyre that slips. */
 export interface SlipCar {
   plant: Plant;
   /** What turns, as if it moved along, kg. */
@@ -51,6 +51,8 @@ export function slipCarOf(input: SlipCarInput): SlipCar {
       const q = speed * speed;
       const mu = friction(slip);
       const whole = Math.max(0, road.weightN + road.downPerQ * q);
+      // with both axles driven as one, what leaves one lands on the other
+      if (car.drivenAxles === 'all') return mu * whole;
       const still =
         road.weightN * share + road.downPerQ * q * downShare - side * transfer * dragAndRoll(road, q);
       // the load that the force itself shifts onto the axle or off it

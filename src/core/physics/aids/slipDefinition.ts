@@ -26,6 +26,8 @@ export interface SlipController {
   frameMs?: number;
   /** How fast the throttle comes back; at once where not given. */
   releaseUsPerMs?: number;
+  /** Most that the ground lets a car gain or lose, by which it is followed where no wheel runs free, m/s². */
+  mostAccelMps2?: number;
 }
 
 export interface TractionInput extends Pick<DriveRunInput, 'car' | 'drive' | 'motor' | 'esc' | 'battery'> {

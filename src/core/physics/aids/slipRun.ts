@@ -1,7 +1,28 @@
 import { randomFrom } from '../../base/numeric/random';
 import { slipOf } from './slipCar';
-import type { SlipSensor, SlipSeries } from './slipDefinition';
+import { refusal } from '../../base/errors';
+import { followedSpeed } from './followedSpeed';
+import type { SlipSensor, SlipSeries, TractionInput } from './slipDefinition';
 import { type WheelSensor, wheelSensor } from './wheelSensor';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'traction.noFreeWheel': Record<never, never>;
+  }
+}
+
+/** What the controller takes for the car's speed: its free wheel, or one that follows the wheels where none is free. */
+export function carSpeedOf(
+  { car, controller }: Pick<TractionInput, 'car' | 'controller'>,
+  frameS: number,
+  [driven, free]: readonly [WheelSensor, WheelSensor],
+  starts: 'atRest' | 'rolling',
+): { read(): number | undefined; sure(): boolean } {
+  if (car.drivenAxles !== 'all') return { read: () => free.speedMps, sure: () => free.edges >= 2 };
+  if (controller.mostAccelMps2 === undefined) throw refusal('car.drivenAxles', 'traction.noFreeWheel');
+  const follow = followedSpeed(controller.mostAccelMps2, frameS, starts);
+  return { read: () => follow(driven.speedMps), sure: () => driven.edges >= 2 };
+}
 
 /** Sensors of a driven and of a free wheel on one stream of chance. */
 export function sensorsOf(

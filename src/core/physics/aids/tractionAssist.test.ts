@@ -96,7 +96,7 @@ describe('traction.assist', () => {
     );
   });
 
-  it('refuses a car that drives all wheels, or in which nothing turns', () => {
+  it('refuses a car that drives all wheels and is followed by nothing, or in which nothing turns', () => {
     expect(refusalOf(() => assist({ ...base, car: { ...base.car, drivenAxles: 'all' } })).path).toBe(
       'car.drivenAxles',
     );

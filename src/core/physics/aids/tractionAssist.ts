@@ -3,7 +3,7 @@ import { emfAt, grownBy, type Plant } from '../motion/plant';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
 import { slipStepper, stepAt } from './slipStep';
-import { emptySeries, record, sensorsOf } from './slipRun';
+import { carSpeedOf, emptySeries, record, sensorsOf } from './slipRun';
 import { finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 
@@ -91,15 +91,13 @@ export function motorForceN(p: Plant, duty: number, wheelMps: number): number {
   return (over * (over >= 0 ? p.pullNPerA : p.dragNPerA)) / grownBy(p, wheelMps);
 }
 
-function drive(
-  car: SlipCar,
-  { sensor, controller, distanceM, seed = 1 }: TractionInput,
-  targetSlipPct: number,
-): Driven {
+function drive(car: SlipCar, input: TractionInput, targetSlipPct: number): Driven {
+  const { sensor, controller, distanceM, seed = 1 } = input;
   const { plant, spinKg, radiusM } = car;
   const { massKg } = plant;
   const frameS = (controller.frameMs ?? USUAL_FRAME_MS) / 1000;
   const [driven, free] = sensorsOf(sensor, radiusM, seed);
+  const carSpeed = carSpeedOf(input, frameS, [driven, free], 'atRest');
   const series = emptySeries();
   let [t, v, u, way, turned, frame, us, lastMove, reversals] = [0, 0, 0, 0, 0, 0, OPEN_US, 0, 0];
   const told = { weight: 0, sum: 0, squares: 0 };
@@ -113,7 +111,7 @@ function drive(
   });
   for (;;) {
     if (t >= frame * frameS - 1e-12) {
-      const asked = commanded(driven.speedMps, free.speedMps, us, targetSlipPct, controller, 1000 * frameS);
+      const asked = commanded(driven.speedMps, carSpeed.read(), us, targetSlipPct, controller, 1000 * frameS);
       const move = Math.sign(asked - us);
       if (move !== 0 && lastMove !== 0 && move !== lastMove) reversals++;
       if (move !== 0) lastMove = move;
@@ -129,7 +127,7 @@ function drive(
     const nextTurned = turned + (h / 2) * (u + nextU);
     driven.turn(t, t + h, turned, nextTurned);
     free.turn(t, t + h, way, nextWay);
-    if (free.edges >= 2) {
+    if (carSpeed.sure()) {
       const slip = 50 * (slipOf(u, v) + slipOf(nextU, nextV));
       told.weight += h;
       told.sum += h * slip;

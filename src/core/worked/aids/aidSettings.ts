@@ -25,6 +25,7 @@ const SLIP: readonly (readonly [keyof SlipAid, string, string])[] = [
   ['releaseUsPerMs', 'slip release', 'us per ms'],
   ['magnets', 'slip magnets', 'a wheel'],
   ['falsePulseRate', 'slip false pulses', 'share'],
+  ['mostAccelMps2', 'slip most gain of speed', 'm/s2'],
 ];
 
 function listed<T extends object>(aid: T, rows: readonly (readonly [keyof T, string, string])[]): Setting[] {

@@ -1,3 +1,4 @@
+import type { SlipAid } from '../../car/document/aids';
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch, type Patch } from '../../base/patch';
 import { evaluateBuild } from '../../verdict/evaluate';
@@ -100,11 +101,16 @@ describe('the direction of a gyro', () => {
 });
 
 describe('slip control in a build', () => {
-  it('needs an axle that rolls free', () => {
-    expect(tractionInputOf(car, asphalt, {}, { distanceM: 10 })).toMatchObject({
-      ok: false,
-      missing: ['drive.drivenAxles:freeAxle'],
-    });
+  it('follows a car of which all wheels are driven by what the ground gives, or by what is set', () => {
+    const followed = (aid: SlipAid) => {
+      const found = tractionInputOf(car, asphalt, aid, { distanceM: 10 });
+      return found.ok ? found.value.controller.mostAccelMps2 : undefined;
+    };
+    expect(followed({})).toBeCloseTo(0.9 * asphalt!.mu * 9.81, 9);
+    expect(followed({ mostAccelMps2: 5 })).toBe(5);
+    expect(tractionInputOf(rear, asphalt, { mostAccelMps2: 5 }, { distanceM: 10 })).not.toHaveProperty(
+      'value.controller.mostAccelMps2',
+    );
     expect(tractionInputOf(rear, asphalt, { magnets: 4 }, { distanceM: 10 })).toMatchObject({
       ok: true,
       value: { sensor: { magnets: 4 }, tyre: { muPeak: asphalt!.mu, slipAtPeakPct: 12 } },

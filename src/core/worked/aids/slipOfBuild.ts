@@ -1,6 +1,7 @@
 import { type SlipAid, USUAL_SLIP_AID } from '../../car/document/aids';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
+import { GRAVITY } from '../../base/constants';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import type { TractionInput } from '../../physics/aids/slipDefinition';
@@ -12,12 +13,18 @@ import type { TractionInput } from '../../physics/aids/slipDefinition';
 export const USUAL_SLIP_AT_PEAK_PCT = { hard: 12, loose: 25 } as const;
 export const USUAL_SHAPE = { hard: 1.5, loose: 1.2 } as const;
 
+/** Under what the tyres could give, so that wheels that spin do not take the speed that they are told against along. By judgement. */
+const UNDER_GRIP = 0.9;
+
+/** Most gain of speed to follow a car by whose wheels are all driven, m/s². */
+export const usualMostAccel = (mu: number) => UNDER_GRIP * mu * GRAVITY;
+
 export interface SlipTrial {
   distanceM: number;
   seed?: number;
 }
 
-/** A build with its throttle held back by slip; or what is missing, an axle that rolls free among it. */
+/** A build with its throttle held back by slip; or what is missing. */
 export function tractionInputOf(
   document: BuildDocument,
   surface: ChosenSurface | undefined,
@@ -27,18 +34,14 @@ export function tractionInputOf(
   const run = surface ? runInputOf(document, surface) : undefined;
   if (!run?.ok || !surface) return { ok: false, missing: run && !run.ok ? run.missing : ['brief.surfaces'] };
   const { car, tyre, drive, motor, esc, battery } = run.value;
-  if (car.drivenAxles === 'all')
-    return {
-      ok: false,
-      missing: ['drive.drivenAxles:freeAxle'],
-    };
   if ((car.wheelInertiaKgM2 ?? 0) + (motor.rotorInertiaKgM2 ?? 0) <= 0)
     return { ok: false, missing: ['drive.motor.rotorInertiaKgM2'] };
   const slip = document.suspension.aids?.tyre;
   const figures = {
     ...USUAL_SLIP_AID,
     ...Object.fromEntries(Object.entries(aid).filter(([, value]) => value !== undefined)),
-  } as Required<Omit<SlipAid, 'releaseUsPerMs'>> & Pick<SlipAid, 'releaseUsPerMs'>;
+  } as Required<Omit<SlipAid, 'releaseUsPerMs' | 'mostAccelMps2'>> &
+    Pick<SlipAid, 'releaseUsPerMs' | 'mostAccelMps2'>;
   return {
     ok: true,
     value: {
@@ -59,6 +62,9 @@ export function tractionInputOf(
         gainUsPerPct: figures.gainUsPerPct,
         frameMs: figures.frameMs,
         ...(figures.releaseUsPerMs === undefined ? {} : { releaseUsPerMs: figures.releaseUsPerMs }),
+        ...(car.drivenAxles === 'all'
+          ? { mostAccelMps2: figures.mostAccelMps2 ?? usualMostAccel(tyre.mu) }
+          : {}),
       },
       distanceM,
       ...(seed === undefined ? {} : { seed }),

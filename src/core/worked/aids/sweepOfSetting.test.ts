@@ -46,17 +46,4 @@ describe("the simulator's sweep over the settings of a series", () => {
     expect(points[0]).toEqual({ setting: 0, timeS: bare.timeToDistanceS });
     expect(points).toHaveLength(13);
   });
-
-  it('says what a car without a free axle lacks', () => {
-    expect(
-      sweepOfSetting(car, surface, {
-        of: 'slipTarget',
-        perUnit: 1,
-        from: 5,
-        to: 30,
-        speedMps: 8,
-        distanceM: 10,
-      }),
-    ).toEqual({ ok: false, missing: ['drive.drivenAxles:freeAxle'] });
-  });
 });

@@ -19,7 +19,7 @@ export interface SlipLine {
 
 export interface SlipOfLog {
   logged: SlipLine;
-  /** The same car from rest at full throttle without an aid; times from its start. None where no axle rolls free. */
+  /** The same car from rest at full throttle without an aid; times from its start. */
   simulated?: SlipLine;
 }
 

@@ -31,6 +31,7 @@ import { AidFoot } from './AidFoot';
 import { workerOf } from '@/workers/clients';
 import { sound } from '../../frame/sound';
 import { type Both, Answer, Speeds, Slip, Throttle } from './SlipReadings';
+import { FollowedSpeed } from './FollowedSpeed';
 import { SlipStudy } from './SlipStudy';
 import { Ask } from '../../frame/Ask';
 
@@ -70,6 +71,7 @@ export function SlipAidSide({
             : workerOf('aids').traction(JSON.parse(asked) as TractionInput),
     [asked],
   );
+  const followedBy = assembled.ok ? assembled.value.controller.mostAccelMps2 : undefined;
   const disabled = inBuild && closed;
   const slide = (key: keyof SlipAid) => (value: number) => set({ [key]: value });
   const radiusMm = document.drive.tyre?.radiusMm;
@@ -171,7 +173,18 @@ export function SlipAidSide({
             effect={aid.releaseUsPerMs === undefined ? 'At once until it is set.' : ''}
           />
         </Group>
-        <Group title="Sensor on a driven and on a free wheel">
+        <Group
+          title={followedBy === undefined ? 'Sensor on a driven and on a free wheel' : 'Sensor on the drive'}
+        >
+          {followedBy === undefined || !assembled.ok ? null : (
+            <FollowedSpeed
+              value={followedBy}
+              mu={assembled.value.tyre.muPeak}
+              disabled={disabled}
+              onChange={slide('mostAccelMps2')}
+              onEnd={end}
+            />
+          )}
           <QuantitySlider
             label="Magnets per wheel"
             quantity="count"
