@@ -129,6 +129,17 @@ export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'angleDeg',
     limits: { above: 0, to: 80 },
   },
+  'suspension.aids.yaw.mode': { label: 'What the gyro does' },
+  'suspension.aids.yaw.fullSteerDegPerS': {
+    label: 'Yaw rate at full steering',
+    quantity: 'rateDegPerS',
+    limits: { above: 0, to: 10_000 },
+  },
+  'suspension.aids.yaw.catchUpMs': {
+    label: 'Gyro catches up in',
+    quantity: 'millis',
+    limits: { above: 0, to: 10_000 },
+  },
   'suspension.aids.yaw.signProvenAt': { label: 'Direction of the gyro, proven' },
   'suspension.aids.traction': { label: 'Slip control' },
   'suspension.aids.traction.targetSlipPct': {

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { count, finite, notNegative } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import type { Aids, SlipAid, TyreSlip, YawAid } from './aids';
+import { type Aids, GYRO_MODES, type SlipAid, type TyreSlip, type YawAid } from './aids';
 
 export const aidsSchema = Joi.object<Aids>({
   yaw: Joi.object<YawAid>({
@@ -14,6 +14,9 @@ export const aidsSchema = Joi.object<Aids>({
     servoRateDegPerS: positive().max(10_000),
     maxSteerDeg: positive().max(80),
     signProvenAt: Joi.string().isoDate(),
+    mode: Joi.valid(...GYRO_MODES),
+    fullSteerDegPerS: positive().max(10_000),
+    catchUpMs: positive().max(10_000),
   }),
   traction: Joi.object<SlipAid>({
     targetSlipPct: notNegative().max(100),

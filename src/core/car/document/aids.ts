@@ -13,7 +13,16 @@ export interface YawAid {
   maxSteerDeg?: number;
   /** Day on which a log of a turn by hand proved its direction, ISO 8601. */
   signProvenAt?: string;
+  /** It damps what was not asked for, or holds the yaw rate that the steering asks for; damps where not given. */
+  mode?: GyroMode;
+  /** Asked for with the steering at its stop, of one that holds. */
+  fullSteerDegPerS?: number;
+  /** In which what is left of an error is steered once more, of one that holds. */
+  catchUpMs?: number;
 }
+
+export const GYRO_MODES = ['damp', 'hold'] as const;
+export type GyroMode = (typeof GYRO_MODES)[number];
 
 /** A throttle held back by wheel slip as it is set; a brake by the same figures. */
 export interface SlipAid {
@@ -52,6 +61,7 @@ export const USUAL_YAW_AID = {
   lowpassMs: 0,
   servoLagMs: 30,
 } as const satisfies YawAid;
+export const USUAL_HOLD = { fullSteerDegPerS: 180, catchUpMs: 300 } as const satisfies YawAid;
 export const USUAL_SLIP_AID = {
   targetSlipPct: 15,
   gainUsPerPct: 12,

@@ -61,6 +61,8 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
   const { lagS } = input.servo;
   const { sampleS, lowpassS = 0 } = input.gyro;
   const filter = lowpassS > 0 ? 1 - Math.exp(-sampleS / lowpassS) : 1;
+  const { holds } = input.gyro;
+  const share = holds ? sampleS / holds.catchUpS : 0;
   // slide, yaw, steering and the command that is held over a sample
   const held =
     lagS > 0
@@ -78,16 +80,19 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
         ];
   const step = exponential(held.map((row) => row.map((value) => value * sampleS)));
   const loop = (gain: number): Matrix => {
-    // the filtered rate is read first, then its command is held: u = −gain·((1 − κ)·y + κ·r)
-    const command = [0, -gain * filter, 0, -gain * (1 - filter)];
+    // the filtered rate is read first, then its command is held: u = −gain·((1 − κ)·y + κ·r), and what is held of it
+    const read = [0, filter, 0, 1 - filter, 0];
+    const command = read.map((value, column) => -gain * ((1 + share) * value + (column === 4 ? 1 : 0)));
     const moved = [0, 1, 2].map((row) =>
-      [0, 1, 2, 3].map(
+      [0, 1, 2, 3, 4].map(
         (column) => (column < 3 ? step[row]![column]! : 0) + step[row]![3]! * command[column]!,
       ),
     );
     // without lag the steering is the command itself and holds nothing of its own
-    if (lagS === 0) moved[2] = [0, 0, 0, 0];
-    return [...moved, [0, filter, 0, 1 - filter]];
+    if (lagS === 0) moved[2] = [0, 0, 0, 0, 0];
+    const kept = read.map((value, column) => share * value + (column === 4 ? 1 : 0));
+    const whole = [...moved, read, kept];
+    return holds ? whole : whole.slice(0, 4).map((row) => row.slice(0, 4));
   };
   // the gain enters by one column times one row, so the polynomial is a straight line in it
   const [none, one] = [characteristic(loop(0)), characteristic(loop(1))];

@@ -11,6 +11,8 @@ export interface GyroLaw {
   filter: number;
   wheelbaseM: number;
   mu: number;
+  /** Yaw rate asked for at the stop, and share of an error that a sample adds to what is held. */
+  holds?: { fullRate: number; share: number };
 }
 
 const RAD = Math.PI / 180;
@@ -30,21 +32,42 @@ export function gyroLawOf({ servo, gyro, mu, cgToFrontMm, cgToRearMm }: YawInput
     filter: filterShare(gyro.sampleS, gyro.lowpassS),
     wheelbaseM: (cgToFrontMm + cgToRearMm) / 1000,
     mu,
+    ...(gyro.holds
+      ? {
+          holds: {
+            fullRate: gyro.holds.fullSteerDegPerS * RAD,
+            share: gyro.sampleS / gyro.holds.catchUpS,
+          },
+        }
+      : {}),
   };
 }
 
-/** Yaw rate that the driver's steering asks for, as far as the ground can answer. */
-export const wantedRate = ({ mu, wheelbaseM }: GyroLaw, speed: number, driver: number): number =>
-  clamp((speed * driver) / wheelbaseM, (mu * GRAVITY) / speed);
+/** Yaw rate that the driver's steering asks for: of a law that damps, as far as the ground can answer. */
+export const wantedRate = (
+  { mu, wheelbaseM, holds, maxSteer }: GyroLaw,
+  speed: number,
+  driver: number,
+): number =>
+  holds
+    ? (clamp(driver, maxSteer) / maxSteer) * holds.fullRate
+    : clamp((speed * driver) / wheelbaseM, (mu * GRAVITY) / speed);
 
-/** Steering that is commanded at a filtered yaw rate. */
+/** What a law that holds has steered so far for what was left of the error. */
+export interface GyroMemory {
+  held: number;
+}
+
+/** Steering that is commanded at a filtered yaw rate; a law that holds keeps its part in the memory. */
 export function gyroCommand(
-  { gain, deadband, mostCorrection, maxSteer }: GyroLaw,
+  { gain, deadband, mostCorrection, maxSteer, holds }: GyroLaw,
   filtered: number,
   wanted: number,
   driver: number,
+  memory: GyroMemory,
 ): number {
   const error = filtered - wanted;
   const over = Math.abs(error) <= deadband ? 0 : error - Math.sign(error) * deadband;
-  return clamp(driver + clamp(-gain * over, mostCorrection), maxSteer);
+  if (holds) memory.held = clamp(memory.held - gain * holds.share * over, mostCorrection);
+  return clamp(driver + clamp(memory.held - gain * over, mostCorrection), maxSteer);
 }

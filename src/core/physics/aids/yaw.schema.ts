@@ -13,6 +13,8 @@ export const yawAssistSchema = Joi.object<YawInput>({
   corneringFrontNPerRad: positive().required(),
   corneringRearNPerRad: positive().required(),
   mu: positive().required(),
+  frontLoadN: positive(),
+  rearLoadN: positive(),
   speedMps: positive().required(),
   servo: Joi.object({
     lagS: notNegative().required(),
@@ -25,14 +27,18 @@ export const yawAssistSchema = Joi.object<YawInput>({
     maxCorrectionDeg: notNegative().required(),
     sampleS: finite().min(1e-4).required(),
     lowpassS: notNegative().default(0),
+    holds: Joi.object({ fullSteerDegPerS: positive().required(), catchUpS: positive().required() }),
   }).required(),
   scenario: Joi.object({
-    kind: Joi.valid('kick', 'step').required(),
+    kind: Joi.valid('kick', 'step', 'slide').required(),
     yawRateDegPerS: finite().when('kind', { is: 'kick', then: Joi.required(), otherwise: Joi.forbidden() }),
     steerDeg: finite()
       .min(-90)
       .max(90)
-      .when('kind', { is: 'step', then: Joi.required(), otherwise: Joi.forbidden() }),
+      .when('kind', { is: 'kick', then: Joi.forbidden(), otherwise: Joi.required() }),
+    rearGripShare: positive()
+      .max(1)
+      .when('kind', { is: 'slide', then: Joi.required(), otherwise: Joi.forbidden() }),
   }).required(),
   durationS: positive().max(LONGEST_S).default(USUAL_DURATION_S),
   gains: Joi.array().items(notNegative()).max(500),

@@ -1,6 +1,8 @@
 import { refusal } from '../../base/errors';
 import { criticalGain } from './criticalGain';
-import type { YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
+import { gyroLawOf, wantedRate } from './gyroLaw';
+import { counterSteerRange } from './slideLimits';
+import type { SlideVerdict, YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
 import { yawMotion } from './yawMotion';
 import { type Finding, finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
@@ -22,6 +24,7 @@ declare module '../../base/errors' {
 
 export const USUAL_DURATION_S = 2;
 const MOST_SAMPLES = 200_000;
+const RAD = Math.PI / 180;
 const BAND = 0.05;
 const DYING = 0.98;
 const NEGLIGIBLE = 0.01;
@@ -47,6 +50,7 @@ export function yawAssist(input: YawInput): YawResult {
   return {
     series,
     ...verdictOf(input, series),
+    ...(series.slideDeg ? { slide: slideOf(input, series) } : {}),
     ...(critical === undefined ? {} : { criticalGain: critical }),
     sweep,
     advice: adviceOf(input, critical, sweep),
@@ -54,11 +58,9 @@ export function yawAssist(input: YawInput): YawResult {
 }
 
 /** Whether and when a run settles. */
-export function verdictOf(
-  { scenario }: Pick<YawInput, 'scenario'>,
-  { tS, yawRateDegPerS: rates }: YawSeries,
-): YawVerdict {
-  const last = rates.at(-1)!;
+export function verdictOf(input: YawInput, { tS, yawRateDegPerS: rates }: YawSeries): YawVerdict {
+  const { scenario } = input;
+  const last = input.gyro.holds ? askedDegPerS(input) : rates.at(-1)!;
   const [target, disturbance] =
     scenario.kind === 'kick' ? [0, Math.abs(scenario.yawRateDegPerS)] : [last, Math.abs(last)];
   const band = BAND * disturbance;
@@ -72,6 +74,27 @@ export function verdictOf(
       scenario.kind === 'kick' ? Math.sign(scenario.yawRateDegPerS) : -Math.sign(last),
     ),
     stable: isDying(rates, target, disturbance),
+  };
+}
+
+/** Yaw rate that the driver's steering asks for, °/s. */
+export function askedDegPerS(input: YawInput): number {
+  const { scenario, speedMps } = input;
+  return scenario.kind === 'kick' ? 0 : wantedRate(gyroLawOf(input), speedMps, scenario.steerDeg * RAD) / RAD;
+}
+
+const [HELD_WITHIN, AT_STOP] = [0.1, 1e-3];
+
+function slideOf(input: YawInput, { yawRateDegPerS: rates, slideDeg, steerDeg }: YawSeries): SlideVerdict {
+  const asked = askedDegPerS(input);
+  const late = rates.slice(Math.floor((2 * rates.length) / 3));
+  const [least, most] = counterSteerRange(input);
+  return {
+    held: late.every((rate) => Math.abs(rate - asked) <= HELD_WITHIN * Math.abs(asked)),
+    slideDeg: slideDeg!.at(-1)!,
+    lockShare:
+      steerDeg.filter((angle) => angle <= least + AT_STOP || angle >= most - AT_STOP).length /
+      steerDeg.length,
   };
 }
 

@@ -14,9 +14,20 @@ export interface YawGyro {
   maxCorrectionDeg: number;
   sampleS: number;
   lowpassS?: number;
+  /** It holds the yaw rate that the driver's steering asks for, a slide too, where it else only damps what was not asked for. */
+  holds?: {
+    /** Asked for with the steering at its stop. */
+    fullSteerDegPerS: number;
+    /** In which what is left of an error is steered once more. */
+    catchUpS: number;
+  };
 }
 
-export type YawScenario = { kind: 'kick'; yawRateDegPerS: number } | { kind: 'step'; steerDeg: number };
+export type YawScenario =
+  | { kind: 'kick'; yawRateDegPerS: number }
+  | { kind: 'step'; steerDeg: number }
+  /** As a step, with the rear driven so hard that this share of its grip across is left. */
+  | { kind: 'slide'; steerDeg: number; rearGripShare: number };
 
 export interface YawInput {
   massKg: number;
@@ -29,6 +40,9 @@ export interface YawInput {
   corneringRearNPerRad: number;
   /** Friction coefficient. */
   mu: number;
+  /** Load of each axle at this speed; that of the weight where not given, N. */
+  frontLoadN?: number;
+  rearLoadN?: number;
   speedMps: number;
   servo: YawServo;
   gyro: YawGyro;
@@ -44,6 +58,8 @@ export interface YawSeries {
   yawRateDegPerS: number[];
   steerDeg: number[];
   lateralM: number[];
+  /** Of a slide: how far the nose points into the turn. */
+  slideDeg?: number[];
 }
 
 export interface YawVerdict {
@@ -59,7 +75,18 @@ export interface YawRow extends YawVerdict {
   gain: number;
 }
 
+/** What a slide came to. */
+export interface SlideVerdict {
+  /** The yaw rate of the last third lies within a tenth of the one asked for. */
+  held: boolean;
+  /** At the end. */
+  slideDeg: number;
+  /** Of the time that the steering stood at its stop or the correction at its limit. */
+  lockShare: number;
+}
+
 export interface YawResult extends YawVerdict {
+  slide?: SlideVerdict;
   series: YawSeries;
   /** Left out where no gain is stable, or where all are. */
   criticalGain?: number;

@@ -39,17 +39,24 @@ export function bicycleOf({
   corneringRearNPerRad,
   mu,
   speedMps,
+  frontLoadN,
+  rearLoadN,
+  scenario,
 }: YawInput): Bicycle {
   const [a, b] = [cgToFrontMm / 1000, cgToRearMm / 1000];
   const weightN = massKg * GRAVITY;
+  const left = scenario.kind === 'slide' ? scenario.rearGripShare : 1;
   return {
     a,
     b,
     massKg,
     inertia: yawInertiaKgM2,
     speed: speedMps,
-    front: { stiffness: corneringFrontNPerRad, mostN: (mu * weightN * b) / (a + b) },
-    rear: { stiffness: corneringRearNPerRad, mostN: (mu * weightN * a) / (a + b) },
+    front: { stiffness: corneringFrontNPerRad, mostN: mu * (frontLoadN ?? (weightN * b) / (a + b)) },
+    rear: {
+      stiffness: left * corneringRearNPerRad,
+      mostN: left * mu * (rearLoadN ?? (weightN * a) / (a + b)),
+    },
   };
 }
 
@@ -95,11 +102,19 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
       durationS: measure(durationS, 'timeS', 4),
       mostSteps: MOST_STEPS,
     });
-  const driver = scenario.kind === 'step' ? scenario.steerDeg * RAD : 0;
+  const driver = scenario.kind === 'kick' ? 0 : scenario.steerDeg * RAD;
+  const memory = { held: 0 };
   const wanted = wantedRate(law, v, driver);
   const rate = servo.rateDegPerS * RAD;
   const count = Math.round(durationS / OUTPUT_S);
-  const series: YawSeries = { tS: [], yawRateDegPerS: [], steerDeg: [], lateralM: [] };
+  const slideDeg: number[] | undefined = scenario.kind === 'slide' ? [] : undefined;
+  const series: YawSeries = {
+    tS: [],
+    yawRateDegPerS: [],
+    steerDeg: [],
+    lateralM: [],
+    ...(slideDeg ? { slideDeg } : {}),
+  };
   let [slide, yaw, heading, lateral] = [
     0,
     scenario.kind === 'kick' ? scenario.yawRateDegPerS * RAD : 0,
@@ -135,7 +150,7 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   for (;;) {
     if (t >= sample * gyro.sampleS - 1e-12) {
       filtered += law.filter * (yaw - filtered);
-      const next = gyroCommand(law, filtered, wanted, driver);
+      const next = gyroCommand(law, filtered, wanted, driver, memory);
       steerFrom = steerAt(t);
       command = next;
       commandedS = t;
@@ -146,6 +161,7 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
       series.yawRateDegPerS.push(yaw / RAD);
       series.steerDeg.push(steerAt(t) / RAD);
       series.lateralM.push(lateral);
+      slideDeg?.push(-Math.sign(driver || 1) * (Math.atan2(slide, v) / RAD));
       if (output++ >= count) return series;
     }
     const until = Math.min(sample * gyro.sampleS, output * OUTPUT_S);

@@ -17,6 +17,8 @@ const YAW: readonly (readonly [keyof YawAid, string, string])[] = [
   ['servoLagMs', 'servo lag', 'ms'],
   ['servoRateDegPerS', 'servo speed at the wheels', 'deg/s'],
   ['maxSteerDeg', 'steering to either side', 'deg'],
+  ['fullSteerDegPerS', 'gyro rate at full steering', 'deg/s'],
+  ['catchUpMs', 'gyro catches up in', 'ms'],
 ];
 const SLIP: readonly (readonly [keyof SlipAid, string, string])[] = [
   ['targetSlipPct', 'slip target', '%'],

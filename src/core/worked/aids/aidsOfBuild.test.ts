@@ -22,6 +22,12 @@ const yawOf = (document: BuildDocument, speedMps = 8) => {
   return found.value;
 };
 
+/** Of both axles, each driven by half of drag and rolling at a held speed: √(1 − u²) of the friction ellipse. */
+function leftAcross(speed: number): number {
+  const along = 0.6 * car.chassis.cdaM2! * speed ** 2 + asphalt!.rollingResistance * 1.9 * 9.81;
+  return Math.sqrt(1 - (along / 2 / (asphalt!.mu * 1.9 * 9.81 * 0.5)) ** 2);
+}
+
 describe('a gyro in a build', () => {
   it('takes mass, place of the weight, inertia and grip from it', () => {
     const input = yawOf(car);
@@ -34,7 +40,8 @@ describe('a gyro in a build', () => {
       servo: { maxDeg: 25, rateDegPerS: 300 },
     });
     expect(input.yawInertiaKgM2).toBeCloseTo((1.9 * (0.28 ** 2 + 0.2 ** 2)) / 12, 9);
-    expect(input.corneringFrontNPerRad).toBeCloseTo(9 * 1.9 * 9.81 * 0.5, 9);
+    expect(input.corneringFrontNPerRad).toBeCloseTo(9 * 1.9 * 9.81 * 0.5 * leftAcross(8), 9);
+    expect(input.rearLoadN).toBeCloseTo(1.9 * 9.81 * 0.5, 9);
     expect(
       yawInputOf(
         changed({ path: ['drive', 'tyre'], value: undefined }),
@@ -78,10 +85,10 @@ describe('a gyro in a build', () => {
     const adrift = loose(0);
     expect(adrift).toMatchObject({ state: 'over', margin: 0, finding: { code: 'aids.yaw.drifts' } });
     expect(adrift.remedies[0]).toMatchObject({ state: 'clear' });
-    // δ = −g·r stops drifting at g = −(L + K·V²)/V, K = (m·g/L)·(b/(L·Cf) − a/(L·Cr)) with C by load: 1/(g·12) − 1/(g·6)
+    // δ = −g·r stops drifting at g = −(L + K·V²)/V, K = (m·g/L)·(b/(L·Cf) − a/(L·Cr)) with C by load: 1/(g·12) − 1/(g·6), of which driving leaves a share
     const input = runInputOf(car, asphalt!);
     const V = input.ok ? driveRun(input.value).topSpeedMps! : NaN;
-    expect(adrift.limit).toBeCloseTo(-(0.28 + ((1 / 12 - 1 / 6) / 9.81) * V ** 2) / V, 4);
+    expect(adrift.limit).toBeCloseTo(-(0.28 + ((1 / 12 - 1 / 6) / 9.81 / leftAcross(V)) * V ** 2) / V, 4);
     // faster, with the same gyro, it over-corrects sooner
     expect(criticalGain(yawOf(car, 12))!).toBeLessThan(criticalGain(yawOf(car, 4))!);
   });

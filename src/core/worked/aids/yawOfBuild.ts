@@ -1,19 +1,21 @@
 import { steeringServo } from '../power/steeringServo';
-import { USUAL_YAW_AID, type YawAid } from '../../car/document/aids';
+import { USUAL_HOLD, USUAL_YAW_AID, type YawAid } from '../../car/document/aids';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY } from '../../base/constants';
 import { frictionOfCar } from '../motion/tyreOfRun';
-import { type Assembled, missingOf } from '../../base/assembled';
+import { type Assembled } from '../../base/assembled';
 import { servoTorque } from '../../physics/supply/servo';
 import { pointsOf } from '../power/servoOfBuild';
+import { axlesAt } from '../../physics/handling/steady/axles';
+import { setupOf } from '../../physics/handling/steady/setup';
+import { steadyInputOf } from '../stability/steadyOfBuild';
 import { supplyOf } from '../power/supplyOfBuild';
 import { steerGeometryOf, steeringOfBuild } from '../suspension/steeringOfBuild';
 import type { YawInput, YawScenario } from '../../physics/aids/yawDefinition';
 
-/** Cornering stiffness over load where none is given, by judgement between Gillespie, ch. 6, and Wong on soft ground, 1/rad. */
-export const USUAL_CORNERING_PER_RAD = { hard: 9, loose: 5 } as const;
+/** An axle in the air neither holds nor steers. */
+const [NO_STIFFNESS, NO_LOAD_N] = [1e-6, 1e-6];
 /** Wheels and servo where neither corner nor servo say. */
 const USUAL_MAX_STEER_DEG = 25;
 const USUAL_SERVO_RATE_DEG_PER_S = 300;
@@ -53,38 +55,28 @@ export function yawInputOf(
   aid: YawAid,
   { speedMps, scenario, durationS }: YawTrial,
 ): Assembled<YawInput> {
-  const weight = weightOf(document);
-  const { chassis, drive, suspension } = document;
-  const missing = [
-    ...(weight.ok ? [] : weight.missing),
-    ...missingOf({ 'brief.surfaces': surface, 'drive.tyre': drive.tyre }),
-  ];
-  if (missing.length > 0 || !weight.ok) return { ok: false, missing };
-  const { massG, cgMm, balance } = weight.value;
-  const wheelbase = chassis.wheelbaseMm!;
-  const cgToFrontMm = -cgMm[0];
-  if (cgToFrontMm <= 0 || cgToFrontMm >= wheelbase)
-    return { ok: false, missing: ['chassis.frontLoadShare:betweenAxles'] };
-  const massKg = massG / 1000;
-  const track = (chassis.trackFrontMm! + chassis.trackRearMm!) / 2;
-  const usual = USUAL_CORNERING_PER_RAD[surface!.ground];
-  const loadN = (share: number) => massKg * GRAVITY * share;
-  const { corneringFrontPerRad = usual, corneringRearPerRad = usual } = suspension.aids?.tyre ?? {};
+  const still = steadyInputOf(document, surface, { speedMps });
+  if (!still.ok) return still;
+  const { massKg, yawInertiaKgM2, wheelbaseMm, frontLoadShare } = still.value;
+  const { front, rear } = axlesAt(setupOf(still.value), speedMps);
+  const maxDeg = aid.maxSteerDeg ?? maxSteerOf(document) ?? USUAL_MAX_STEER_DEG;
   return {
     ok: true,
     value: {
       massKg,
-      yawInertiaKgM2: balance?.yawInertiaKgM2 ?? (massKg * (wheelbase ** 2 + track ** 2)) / 12e6,
-      cgToFrontMm,
-      cgToRearMm: wheelbase - cgToFrontMm,
-      corneringFrontNPerRad: corneringFrontPerRad * loadN(1 - cgToFrontMm / wheelbase),
-      corneringRearNPerRad: corneringRearPerRad * loadN(cgToFrontMm / wheelbase),
-      mu: frictionOfCar(drive, surface!, 1 - cgToFrontMm / wheelbase),
+      yawInertiaKgM2,
+      cgToFrontMm: (1 - frontLoadShare) * wheelbaseMm,
+      cgToRearMm: frontLoadShare * wheelbaseMm,
+      corneringFrontNPerRad: Math.max(NO_STIFFNESS, front.corneringNPerRad),
+      corneringRearNPerRad: Math.max(NO_STIFFNESS, rear.corneringNPerRad),
+      mu: frictionOfCar(document.drive, surface!, frontLoadShare),
+      frontLoadN: Math.max(NO_LOAD_N, front.loadN),
+      rearLoadN: Math.max(NO_LOAD_N, rear.loadN),
       speedMps,
       servo: {
         lagS: (aid.servoLagMs ?? USUAL_YAW_AID.servoLagMs) / 1000,
         rateDegPerS: aid.servoRateDegPerS ?? servoRateOf(document) ?? USUAL_SERVO_RATE_DEG_PER_S,
-        maxDeg: aid.maxSteerDeg ?? maxSteerOf(document) ?? USUAL_MAX_STEER_DEG,
+        maxDeg,
       },
       gyro: {
         gain: aid.gain ?? USUAL_YAW_AID.gain,
@@ -92,6 +84,14 @@ export function yawInputOf(
         maxCorrectionDeg: aid.maxCorrectionDeg ?? USUAL_YAW_AID.maxCorrectionDeg,
         sampleS: (aid.sampleMs ?? USUAL_YAW_AID.sampleMs) / 1000,
         lowpassS: (aid.lowpassMs ?? USUAL_YAW_AID.lowpassMs) / 1000,
+        ...(aid.mode === 'hold'
+          ? {
+              holds: {
+                fullSteerDegPerS: aid.fullSteerDegPerS ?? USUAL_HOLD.fullSteerDegPerS,
+                catchUpS: (aid.catchUpMs ?? USUAL_HOLD.catchUpMs) / 1000,
+              },
+            }
+          : {}),
       },
       scenario,
       ...(durationS === undefined ? {} : { durationS }),

@@ -4,11 +4,12 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { tyreAt } from '../../car/tyres/tyres';
 import type { SteadyInput } from '../../physics/handling/steady/definition';
-import { USUAL_CORNERING_PER_RAD } from '../aids/yawOfBuild';
 import { weightOf } from '../chassis/weightOfBuild';
 import { frictionAcross } from '../motion/tyreOfRun';
 import { airOfBuild, sideAirOf } from '../air/airOfBuild';
 
+/** Cornering stiffness over load where none is given, by judgement between Gillespie, ch. 6, and Wong on soft ground, 1/rad. */
+export const USUAL_CORNERING_PER_RAD = { hard: 9, loose: 5 } as const;
 /** A build straight ahead on a surface, as `handling.steady` takes it; or what is missing. */
 export function steadyInputOf(
   document: BuildDocument,

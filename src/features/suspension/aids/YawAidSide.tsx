@@ -4,8 +4,6 @@ import { StillNeeds } from '@/features/fields/StillNeeds';
 import Box from '@mui/material/Box';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import Typography from '@mui/material/Typography';
-import { Toggle, Toggles } from '@/ui/controls/Toggle';
-import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
@@ -22,6 +20,9 @@ import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useWorked } from '../../session/useWorked';
 import { Bench, Charts, Readings } from '../../frame/Guarded';
 import { useAid } from './aid';
+import { Disturbance, scenarioOf, USUAL_UPSET } from './Disturbance';
+import { GyroSliders } from './GyroSliders';
+import { SlideAnswer } from './SlideAnswer';
 import { GyroLog } from './GyroLog';
 import { AidFoot } from './AidFoot';
 import { workerOf } from '@/workers/clients';
@@ -34,23 +35,18 @@ import { Ask } from '../../frame/Ask';
 const GAINS = 40;
 const LEAST_SWEPT = 0.2;
 const USUAL_SPEED_MPS = 8;
-const [KICK_DEG_PER_S, STEP_DEG] = [90, 4];
 
 /** The gyro tried on a kick or a step of the steering, with the car without it as a ghost. */
 export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactNode; pick: ReactNode }) {
   const { document, surface } = useBuild();
-  const { aid, inBuild, closed, set, end, putIn, takeOut } = useAid<YawAid>('yaw', USUAL_YAW_AID);
+  const gyro = useAid<YawAid>('yaw', USUAL_YAW_AID);
+  const { aid, inBuild, closed, set, end } = gyro;
   const top = worked(document, surface).run()?.topSpeedMps ?? USUAL_SPEED_MPS;
   const [speed, setSpeed] = useState<number>();
-  const [kind, setKind] = useState<'kick' | 'step'>('kick');
-  const [size, setSize] = useState({ kick: KICK_DEG_PER_S, step: STEP_DEG });
+  const [upset, setUpset] = useState(USUAL_UPSET);
   const speedMps = Math.max(0.5, Math.min(speed ?? top, 1.3 * top));
-  const scenario =
-    kind === 'kick'
-      ? ({ kind, yawRateDegPerS: size.kick } as const)
-      : ({ kind, steerDeg: size.step } as const);
   const [servoRate, maxSteer] = useMemo(() => [servoRateOf(document), maxSteerOf(document)], [document]);
-  const assembled = sound(() => yawInputOf(document, surface, aid, { speedMps, scenario }));
+  const assembled = sound(() => yawInputOf(document, surface, aid, { speedMps, ...scenarioOf(upset) }));
   const asked = assembled.ok ? JSON.stringify(assembled.value) : undefined;
   const critical = assembled.ok ? criticalGain(assembled.value) : undefined;
   const mostGain = Math.max(1.05 * aid.gain!, critical === undefined ? LEAST_SWEPT : 1.15 * critical);
@@ -68,113 +64,15 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
   return (
     <>
       <Bench>
-        <Group
-          title="What upsets it"
-          aside={
-            <Toggles label="Disturbance">
-              <Toggle size="small" pressed={kind === 'kick'} onPress={() => setKind('kick')}>
-                a kick
-              </Toggle>
-              <Toggle size="small" pressed={kind === 'step'} onPress={() => setKind('step')}>
-                a turn of the wheel
-              </Toggle>
-            </Toggles>
-          }
-        >
-          <QuantitySlider
-            label="Speed"
-            quantity="speedMps"
-            value={speedMps}
-            min={1}
-            max={Math.ceil(1.3 * top)}
-            step={0.1}
-            onChange={setSpeed}
-            onEnd={end}
-            mark={{ value: top, label: 'top speed' }}
-          />
-          {kind === 'kick' ? (
-            <QuantitySlider
-              label="Kicked round by"
-              quantity="rateDegPerS"
-              value={size.kick}
-              min={10}
-              max={360}
-              step={10}
-              onChange={(value) => setSize({ ...size, kick: value })}
-              onEnd={end}
-            />
-          ) : (
-            <QuantitySlider
-              label="Turned by"
-              quantity="angleDeg"
-              value={size.step}
-              min={0.5}
-              max={20}
-              step={0.5}
-              onChange={(value) => setSize({ ...size, step: value })}
-              onEnd={end}
-            />
-          )}
-        </Group>
-        <Group
-          title="Gyro"
-          aside={
-            closed ? undefined : inBuild ? (
-              <Button variant="link" onClick={takeOut}>
-                remove of the build
-              </Button>
-            ) : (
-              <Button variant="link" onClick={putIn}>
-                put into the build
-              </Button>
-            )
-          }
-        >
-          <QuantitySlider
-            label="Gain"
-            quantity="coefficient"
-            value={aid.gain!}
-            min={0}
-            max={0.6}
-            step={0.005}
-            disabled={inBuild && closed}
-            onChange={slide('gain')}
-            onEnd={end}
-          />
-          <QuantitySlider
-            label="Dead band"
-            quantity="rateDegPerS"
-            value={aid.deadbandDegPerS!}
-            min={0}
-            max={60}
-            step={1}
-            disabled={inBuild && closed}
-            onChange={slide('deadbandDegPerS')}
-            onEnd={end}
-          />
-          <QuantitySlider
-            label="Most correction"
-            quantity="angleDeg"
-            value={aid.maxCorrectionDeg!}
-            min={0}
-            max={30}
-            step={1}
-            disabled={inBuild && closed}
-            onChange={slide('maxCorrectionDeg')}
-            onEnd={end}
-          />
-          <QuantitySlider
-            label="Filter"
-            quantity="millis"
-            value={aid.lowpassMs!}
-            min={0}
-            max={60}
-            step={1}
-            disabled={inBuild && closed}
-            onChange={slide('lowpassMs')}
-            onEnd={end}
-          />
-        </Group>
+        <Disturbance
+          upset={upset}
+          speedMps={speedMps}
+          top={top}
+          onUpset={setUpset}
+          onSpeed={setSpeed}
+          onEnd={end}
+        />
+        <GyroSliders {...gyro} />
         <GyroLog
           yaw={assembled.ok ? assembled.value : undefined}
           closed={closed}
@@ -247,7 +145,11 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
         {pick}
         <Ask>
           {assembled.ok ? (
-            <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
+            upset.kind === 'slide' ? (
+              <SlideAnswer study={study.value?.assisted} input={assembled.value} />
+            ) : (
+              <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
+            )
           ) : (
             <StillNeeds missing={assembled.missing} />
           )}
@@ -273,6 +175,15 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
                 of={(series) => series.steerDeg}
                 {...study.value}
               />
+              {study.value.assisted.series.slideDeg ? (
+                <TimeChart
+                  id="slide"
+                  title="Slide"
+                  quantity="angleDeg"
+                  of={(series) => series.slideDeg ?? []}
+                  {...study.value}
+                />
+              ) : null}
               <SettleChart result={study.value.assisted} gain={aid.gain!} mostGain={mostGain} />
             </Charts>
           </Box>

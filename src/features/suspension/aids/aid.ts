@@ -2,10 +2,7 @@ import { useState } from 'react';
 import { useBuild } from '../../session/BuildContext';
 
 /** An aid as it is tried: in the build where the build has it, else on this page alone. */
-export function useAid<T extends object>(
-  key: 'yaw' | 'traction',
-  usual: T,
-): {
+export interface Aid<T extends object> {
   aid: T;
   inBuild: boolean;
   closed: boolean;
@@ -13,7 +10,9 @@ export function useAid<T extends object>(
   end(): void;
   putIn(): void;
   takeOut(): void;
-} {
+}
+
+export function useAid<T extends object>(key: 'yaw' | 'traction', usual: T): Aid<T> {
   const { document, edit, session, closed } = useBuild();
   const own = document.suspension.aids?.[key] as T | undefined;
   const [tried, setTried] = useState<T>(usual);
