@@ -83,15 +83,21 @@ export function askedDegPerS(input: YawInput): number {
   return scenario.kind === 'kick' ? 0 : wantedRate(gyroLawOf(input), speedMps, scenario.steerDeg * RAD) / RAD;
 }
 
-const [HELD_WITHIN, AT_STOP] = [0.1, 1e-3];
+/** Within which a rate counts as held, of a stop, and the slide from which the path is no longer that of this model. */
+const [HELD_WITHIN, AT_STOP, ACROSS_DEG] = [0.1, 1e-3, 75];
 
-function slideOf(input: YawInput, { yawRateDegPerS: rates, slideDeg, steerDeg }: YawSeries): SlideVerdict {
+function slideOf(
+  input: YawInput,
+  { tS, yawRateDegPerS: rates, slideDeg, steerDeg }: YawSeries,
+): SlideVerdict {
+  const round = slideDeg!.findIndex((angle) => Math.abs(angle) > ACROSS_DEG);
   const asked = askedDegPerS(input);
   const late = rates.slice(Math.floor((2 * rates.length) / 3));
   const [least, most] = counterSteerRange(input);
   return {
     held: late.every((rate) => Math.abs(rate - asked) <= HELD_WITHIN * Math.abs(asked)),
     slideDeg: slideDeg!.at(-1)!,
+    ...(round < 0 ? {} : { roundAtS: tS[round]! }),
     lockShare:
       steerDeg.filter((angle) => angle <= least + AT_STOP || angle >= most - AT_STOP).length /
       steerDeg.length,
@@ -134,15 +140,18 @@ function isDying(rates: readonly number[], target: number, disturbance: number):
   return late < DYING * middle || (late <= NEGLIGIBLE * disturbance && middle <= NEGLIGIBLE * disturbance);
 }
 
+/** Of those that settle the one that does so first. */
+export const soonestGain = (sweep: readonly YawRow[]): (YawRow & { settleS: number }) | undefined =>
+  sweep
+    .flatMap((row) => (row.stable && row.settleS !== undefined ? [{ ...row, settleS: row.settleS }] : []))
+    .sort((a, b) => a.settleS - b.settleS)[0];
+
 function adviceOf(
   { speedMps, gyro }: YawInput,
   critical: number | undefined,
   sweep: readonly YawRow[],
 ): Finding[] {
-  const settling = sweep
-    .filter(({ stable, settleS }) => stable && settleS !== undefined)
-    .sort((a, b) => a.settleS! - b.settleS!);
-  const best = settling[0];
+  const best = soonestGain(sweep);
   const limit =
     critical === undefined
       ? []
@@ -164,7 +173,7 @@ function adviceOf(
       : [
           finding('note.yaw.fastest', {
             gain: measure(best.gain, 'coefficient', 2),
-            time: measure(best.settleS!, 'timeS', 2),
+            time: measure(best.settleS, 'timeS', 2),
             overshoots: best.overshoots,
           }),
         ];

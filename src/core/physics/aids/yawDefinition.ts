@@ -83,6 +83,8 @@ export interface SlideVerdict {
   slideDeg: number;
   /** Of the time that the steering stood at its stop or the correction at its limit. */
   lockShare: number;
+  /** When the car stood across its path; left out where it never did. */
+  roundAtS?: number;
 }
 
 export interface YawResult extends YawVerdict {

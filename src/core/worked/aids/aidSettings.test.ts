@@ -15,6 +15,10 @@ describe('settings of the aids', () => {
       unit: 'deg per deg/s',
     });
     expect(slipSettings({}).map(({ name }) => name)).not.toContain('slip release');
+    const held = (mode: 'damp' | 'hold') =>
+      yawSettings({ mode, fullSteerDegPerS: 90 }).find(({ name }) => name === 'gyro rate at full steering');
+    expect(held('damp')).toBeUndefined();
+    expect(held('hold')?.value).toBe(90);
   });
 
   it('go out as constants with their units', () => {

@@ -1,4 +1,10 @@
-import { type SlipAid, USUAL_SLIP_AID, USUAL_YAW_AID, type YawAid } from '../../car/document/aids';
+import {
+  type SlipAid,
+  USUAL_HOLD,
+  USUAL_SLIP_AID,
+  USUAL_YAW_AID,
+  type YawAid,
+} from '../../car/document/aids';
 import type { BuildDocument } from '../../car/document/document';
 
 /** One figure of a setting, named as a run and a controller's code name it. */
@@ -17,6 +23,8 @@ const YAW: readonly (readonly [keyof YawAid, string, string])[] = [
   ['servoLagMs', 'servo lag', 'ms'],
   ['servoRateDegPerS', 'servo speed at the wheels', 'deg/s'],
   ['maxSteerDeg', 'steering to either side', 'deg'],
+];
+const HOLD: typeof YAW = [
   ['fullSteerDegPerS', 'gyro rate at full steering', 'deg/s'],
   ['catchUpMs', 'gyro catches up in', 'ms'],
 ];
@@ -36,7 +44,9 @@ function listed<T extends object>(aid: T, rows: readonly (readonly [keyof T, str
   );
 }
 
-export const yawSettings = (aid: YawAid): Setting[] => listed({ ...USUAL_YAW_AID, ...aid }, YAW);
+/** Of one that damps without the figures by which it would hold. */
+export const yawSettings = (aid: YawAid): Setting[] =>
+  listed({ ...USUAL_YAW_AID, ...USUAL_HOLD, ...aid }, aid.mode === 'hold' ? [...YAW, ...HOLD] : YAW);
 export const slipSettings = (aid: SlipAid): Setting[] => listed({ ...USUAL_SLIP_AID, ...aid }, SLIP);
 
 /** Settings of the aids that a build has. */

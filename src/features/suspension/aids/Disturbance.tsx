@@ -10,7 +10,8 @@ export interface Upset {
   kind: Kind;
   kickDegPerS: number;
   stepDeg: number;
-  slideDeg: number;
+  /** So much that it can be held, where not given. */
+  slideDeg?: number;
   rearGripShare: number;
 }
 
@@ -18,7 +19,6 @@ export const USUAL_UPSET: Upset = {
   kind: 'kick',
   kickDegPerS: 90,
   stepDeg: 4,
-  slideDeg: 6,
   rearGripShare: 0.6,
 };
 
@@ -29,8 +29,16 @@ const NAMES: Readonly<Record<Kind, string>> = {
 };
 const KINDS = Object.keys(NAMES) as Kind[];
 const SLIDE_S = 4;
+const USUAL_SLIDE_DEG = 2;
 
-export function scenarioOf({ kind, kickDegPerS, stepDeg, slideDeg, rearGripShare }: Upset): {
+/** What is tried; of a slide the steering by which it can be held, where none is given. */
+export function scenarioOf({
+  kind,
+  kickDegPerS,
+  stepDeg,
+  slideDeg = USUAL_SLIDE_DEG,
+  rearGripShare,
+}: Upset): {
   scenario: YawScenario;
   durationS?: number;
 } {
@@ -64,7 +72,7 @@ export function Disturbance({
       key={key}
       label={label}
       quantity={quantity}
-      value={upset[key]}
+      value={upset[key] ?? USUAL_SLIDE_DEG}
       min={min}
       max={max}
       step={step}

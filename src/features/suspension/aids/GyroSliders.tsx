@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { GYRO_MODES, type GyroMode, USUAL_HOLD, type YawAid } from '@/core/car/document/aids';
+import { GYRO_MODES, type GyroMode, USUAL_HOLD, USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { Group } from '../../fields/fields';
@@ -10,6 +10,14 @@ const MODE_NAMES: Readonly<Record<GyroMode, string>> = { damp: 'damps', hold: 'h
 const MODE_NOTES: Readonly<Record<GyroMode, string>> = {
   damp: 'It steers against every turn that was not asked for.',
   hold: 'The steering asks for a yaw rate, and the gyro steers whatever it takes, out of the turn too: for slides on purpose.',
+};
+
+/** A slide is held by steering out of the turn, which takes the lock twice; a correction that was chosen stays. */
+const SLIDE_CORRECTION_DEG = 45;
+const correctionFor = (mode: GyroMode, now: number): number => {
+  const { maxCorrectionDeg: usual } = USUAL_YAW_AID;
+  if (mode === 'hold') return now === usual ? SLIDE_CORRECTION_DEG : now;
+  return now === SLIDE_CORRECTION_DEG ? usual : now;
 };
 
 /** What the gyro does and how it is set. */
@@ -40,7 +48,7 @@ export function GyroSliders({ aid, inBuild, closed, set, end, putIn, takeOut }: 
             pressed={mode === one}
             disabled={shared.disabled}
             onPress={() => {
-              set({ mode: one });
+              set({ mode: one, maxCorrectionDeg: correctionFor(one, aid.maxCorrectionDeg!) });
               end();
             }}
           >

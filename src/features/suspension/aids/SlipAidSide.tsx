@@ -263,7 +263,13 @@ export function SlipAidSide({
             dig first; a target of nothing throws grip away.
           </Note>
         ) : null}
-        <AidFoot title="slip control" settings={slipSettings(aid)} />
+        <AidFoot
+          title="slip control"
+          settings={slipSettings({
+            ...aid,
+            ...(followedBy === undefined ? {} : { mostAccelMps2: Number(followedBy.toPrecision(3)) }),
+          })}
+        />
         {foot}
         <Typography variant="small" color="textSecondary">
           First tries with the wheels off the ground, then on closed ground. A sensor that drops out must

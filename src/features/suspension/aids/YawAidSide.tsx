@@ -22,10 +22,11 @@ import { Bench, Charts, Readings } from '../../frame/Guarded';
 import { useAid } from './aid';
 import { Disturbance, scenarioOf, USUAL_UPSET } from './Disturbance';
 import { GyroSliders } from './GyroSliders';
-import { SlideAnswer } from './SlideAnswer';
+import { SlideAnswer, SlideRoom } from './SlideAnswer';
 import { GyroLog } from './GyroLog';
 import { AidFoot } from './AidFoot';
 import { workerOf } from '@/workers/clients';
+import { untilRound } from './untilRound';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
 import { sound } from '../../frame/sound';
 import { Answer } from './YawAnswer';
@@ -60,6 +61,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           }),
     [asked],
   );
+  const shown = study.value && untilRound(study.value);
   const slide = (key: keyof YawAid) => (value: number) => set({ [key]: value });
   return (
     <>
@@ -155,7 +157,10 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           )}
           <SurfaceSwitch />
         </Ask>
-        {assembled.ok && study.value ? (
+        {assembled.ok && upset.kind === 'slide' ? (
+          <SlideRoom study={study.value?.assisted} input={assembled.value} />
+        ) : null}
+        {assembled.ok && study.value && shown ? (
           <Box sx={dimmedWhen(study.stale)}>
             <Charts>
               <TimeChart
@@ -163,9 +168,9 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
                 title="Yaw rate"
                 quantity="rateDegPerS"
                 of={(series) => series.yawRateDegPerS}
-                {...study.value}
+                {...shown}
               />
-              <PathChart speedMps={speedMps} {...study.value} />
+              <PathChart speedMps={speedMps} {...shown} />
             </Charts>
             <Charts>
               <TimeChart
@@ -173,15 +178,15 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
                 title="Steering"
                 quantity="angleDeg"
                 of={(series) => series.steerDeg}
-                {...study.value}
+                {...shown}
               />
-              {study.value.assisted.series.slideDeg ? (
+              {shown.assisted.series.slideDeg ? (
                 <TimeChart
                   id="slide"
                   title="Slide"
                   quantity="angleDeg"
                   of={(series) => series.slideDeg ?? []}
-                  {...study.value}
+                  {...shown}
                 />
               ) : null}
               <SettleChart result={study.value.assisted} gain={aid.gain!} mostGain={mostGain} />

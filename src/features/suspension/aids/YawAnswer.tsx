@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import figuresCss from '@/ui/Figure.module.css';
 import Typography from '@mui/material/Typography';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { soonestGain } from '@/core/physics/aids/yawAssist';
 import type { YawResult } from '@/core/physics/aids/yawDefinition';
 import { useReader } from '@/ui/reader';
 
@@ -20,9 +21,7 @@ export function Answer({
   if (!study) return <Typography variant="answer">Being worked out…</Typography>;
   const { assisted, bare } = study;
   const { criticalGain: critical, sweep } = assisted;
-  const best = sweep
-    .filter(({ stable, settleS }) => stable && settleS !== undefined)
-    .sort((a, b) => a.settleS! - b.settleS!)[0];
+  const best = soonestGain(sweep);
   const number = (value: number) => formatNumber(value, reader.locale, 2);
   const past = critical !== undefined && gain > critical;
   return (
