@@ -1,4 +1,6 @@
 import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { BendChangeId, BendWhatIf } from '@/core/advice/bendWhatIfs';
+import type { First } from '@/core/physics/handling/steady/definition';
 import type { SteadyChangeId, SteadyWhatIf } from '@/core/advice/steadyWhatIfs';
 import type { ChassisMove, ChassisWhatIf } from '@/core/advice/whatIfs';
 import type { HeatChange } from '@/core/worked/heat/whatIfs';
@@ -22,6 +24,27 @@ const STEADY: Readonly<Record<SteadyChangeId, (by: string) => string>> = {
   'front-less': (by) => `Front tyres with ${by} less grip`,
   'rear-more': (by) => `Rear tyres with ${by} more grip`,
 };
+
+/** Which end of a car slides first. */
+export const SLIDES_FIRST: Readonly<Record<First, string>> = {
+  front: 'the front',
+  rear: 'the rear',
+  both: 'both ends at once',
+};
+
+const BEND: Readonly<Record<BendChangeId, (by: string) => string>> = {
+  'front-toe-in': (by) => `Front toe ${by} further in`,
+  'front-toe-out': (by) => `Front toe ${by} further out`,
+  'rear-toe-in': (by) => `Rear toe ${by} further in`,
+  'rear-toe-out': (by) => `Rear toe ${by} further out`,
+  'front-wider': (by) => `Front track ${by} wider`,
+  'rear-wider': (by) => `Rear track ${by} wider`,
+};
+
+export const bendWhatIfText = (
+  { id, by: { value, quantity } }: Pick<BendWhatIf, 'id' | 'by'>,
+  reader: Reader,
+): string => BEND[id](formatText(value, quantity, reader));
 
 export const steadyWhatIfText = (
   { id, by: { value, quantity } }: Pick<SteadyWhatIf, 'id' | 'by'>,

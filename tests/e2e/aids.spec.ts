@@ -83,14 +83,14 @@ test('a gyro that holds a slide says how far it can, and holds it with enough ga
   await toSegment(page, 'Suspension');
   await page.getByRole('tab', { name: 'Aids' }).click();
   await page.getByRole('button', { name: 'a slide', exact: true }).click();
-  await expect(page.getByTestId('slide')).toContainText('does not hold');
+  await expect(page.getByTestId('slide-found')).toContainText('does not hold');
   await page.getByRole('button', { name: 'holds a slide' }).click();
   await page.getByRole('slider', { name: 'Speed', exact: true }).fill('5');
   await page.getByRole('slider', { name: 'Gain' }).fill('0.3');
   await expect(page.getByTestId('slide-limits')).toContainText('can be held up to');
-  await expect(page.getByTestId('slide')).toContainText(/^holds/);
+  await expect(page.getByTestId('slide-found')).toContainText(/^holds/);
   await page.getByRole('slider', { name: 'Driver steers' }).fill('25');
-  await expect(page.getByTestId('slide')).toContainText('goes round');
+  await expect(page.getByTestId('slide-found')).toContainText('goes round');
 });
 
 test('a log of the gyro tells its direction and the filter it needs, before the first drive', async ({

@@ -1,7 +1,9 @@
 import { applyPatch } from '../base/patch';
 import { car } from '../fixtures/car';
+import { spatial } from '../fixtures/corners';
 import { handlingSteady } from '../physics/handling/steady/steady';
 import { steadyInputOf } from '../worked/stability/steadyOfBuild';
+import { bendWhatIfs } from './bendWhatIfs';
 import { steadyWhatIfs } from './steadyWhatIfs';
 
 const asphalt = car.brief.surfaces[0]!;
@@ -45,5 +47,38 @@ describe('single changes of the balance', () => {
     const rear = (one: typeof bare) => (one.ok ? handlingSteady(one.value).axleLoadsN.rear : NaN);
     expect(wing.steady.axleLoadsN.rear).toBeCloseTo(rear(winged), 9);
     expect(rear(winged)).toBeGreaterThan(rear(bare));
+  });
+});
+
+describe('toe and track in a bend', () => {
+  const cornered = applyPatch(measured, [
+    { path: ['suspension', 'rear'], value: { corner: spatial } },
+    { path: ['chassis', 'cgHeightMm'], value: 40 },
+  ]);
+
+  it('are tried on the corners that are there, and what they make can be taken', () => {
+    const found = bendWhatIfs(cornered, asphalt, 8)!;
+    expect(found.tried.map(({ id }) => id)).toEqual([
+      'rear-toe-in',
+      'rear-toe-out',
+      'front-wider',
+      'rear-wider',
+    ]);
+    const of = (id: string) => found.tried.find((one) => one.id === id)!;
+    const now = found.present.understeerDegPerMps2;
+    expect(of('rear-toe-in').bend.understeerDegPerMps2).toBeGreaterThan(now);
+    expect(of('rear-toe-out').bend.understeerDegPerMps2).toBeLessThan(now);
+    expect(of('rear-wider').bend.movedShare.rear).toBeLessThan(found.present.movedShare.rear);
+    const taken = applyPatch(cornered, of('rear-toe-in').patch);
+    expect(bendWhatIfs(taken, asphalt, 8)!.present.understeerDegPerMps2).toBeCloseTo(
+      of('rear-toe-in').bend.understeerDegPerMps2,
+      9,
+    );
+  });
+
+  it('are left out of a car that is incomplete', () => {
+    expect(bendWhatIfs(applyPatch(car, [{ path: ['drive', 'tyre'], value: undefined }]), asphalt, 8)).toBe(
+      undefined,
+    );
   });
 });

@@ -1,14 +1,7 @@
 'use client';
 
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableContainer from '@mui/material/TableContainer';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { steadyWhatIfs } from '@/core/advice/steadyWhatIfs';
 import type { SteadyResult } from '@/core/physics/handling/steady/definition';
 import { handlingSteady } from '@/core/physics/handling/steady/steady';
 import { looseBecause } from '@/core/worked/stability/loose';
@@ -17,7 +10,7 @@ import { PEDALS, type Pedal, steadyOverSpeed } from '@/core/worked/stability/ste
 import { worked } from '@/core/worked/worked';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LOOSE } from '@/words/checks/chassis';
-import { steadyWhatIfText } from '@/words/whatIfs';
+import { SLIDES_FIRST } from '@/words/whatIfs';
 import { StillNeeds } from '@/features/fields/StillNeeds';
 import { LineChart } from '@/ui/charts/LineChart';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
@@ -30,8 +23,8 @@ import { Ask } from '../../frame/Ask';
 import { Apart, Charts } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
-import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import { Wanders } from './Wanders';
+import { BendWhatIfs, SteadyWhatIfs } from './SteadyWhatIfs';
 import { SideWind } from './SideWind';
 
 const PEDAL_NAMES: Readonly<Record<Pedal, string>> = {
@@ -39,8 +32,15 @@ const PEDAL_NAMES: Readonly<Record<Pedal, string>> = {
   throttle: 'full throttle',
   brake: 'braking',
 };
-const ENDS = { front: 'the front', rear: 'the rear', both: 'both ends at once' };
 const [USUAL_TOP_MPS, BEYOND] = [15, 1.4];
+
+/** Past it a car hardly steers, or spins: the picture ends there. */
+const MOST_DEG = 20;
+const degPerGee = ({ understeerDegPerGee = 0 }: { understeerDegPerGee?: number }) => understeerDegPerGee;
+function steerRange(all: readonly number[]) {
+  const most = Math.min(MOST_DEG, Math.max(1, ...all.map(Math.abs)));
+  return { yMin: -1.1 * most, yMax: 1.1 * most };
+}
 
 /** Whether the car stays straight at speed, which end slides first, and what single changes do to that. */
 export function StabilitySide() {
@@ -69,6 +69,7 @@ export function StabilitySide() {
   const rear = { xs: speeds, ys: shown.map(({ rearN }) => rearN) };
   const front = { xs: speeds, ys: shown.map(({ frontN }) => frontN) };
   const damped = shown.filter(({ dampingRatio }) => dampingRatio !== undefined);
+  const steered = shown.filter(({ understeerDegPerGee }) => understeerDegPerGee !== undefined);
   const loose = shown.find(({ stable }) => !stable);
   const marks = [
     ...(top === undefined ? [] : [{ x: top, label: `top speed, ${speed(top)}` }]),
@@ -139,6 +140,29 @@ export function StabilitySide() {
           uprights={marks}
           summary="Under one it swings before it is straight again, under a third it swings for long."
         />
+        <LineChart
+          title={`Understeer, ${PEDAL_NAMES[pedal]}`}
+          testId="understeer"
+          width={405}
+          height={250}
+          xQuantity="speedMps"
+          yQuantity="coefficient"
+          yName="degrees of steering a g"
+          xMax={toMps}
+          {...steerRange(steered.map(degPerGee))}
+          lines={[
+            {
+              id: 'understeer',
+              label: 'this car',
+              style: 'predicted',
+              xs: steered.map((row) => row.speedMps),
+              ys: steered.map((row) => Math.max(-MOST_DEG, Math.min(MOST_DEG, degPerGee(row)))),
+              labelAt: 0.6,
+            },
+          ]}
+          uprights={marks}
+          summary="Over nothing the front runs wide, under it the rear comes round."
+        />
       </Charts>
       <QuantitySlider
         label="Looked at a speed of"
@@ -149,15 +173,17 @@ export function StabilitySide() {
         step={0.5}
         onChange={choose}
       />
-      <WhatIfs speedMps={speedMps} present={steady} />
+      <SteadyWhatIfs speedMps={speedMps} present={steady} />
+      <BendWhatIfs speedMps={speedMps} />
       <SideWind input={input.value} />
       <Wanders input={input.value} />
       <SegmentChecks segment="chassis" side="stability" />
       <Typography variant="small" color="textSecondary">
-        Each axle counts as one tyre with{' '}
+        Straight ahead each axle counts as one tyre with{' '}
         {formatNumber(input.value.tyres.front.corneringPerRad, reader.locale, 2)} in front and{' '}
         {formatNumber(input.value.tyres.rear.corneringPerRad, reader.locale, 2)} behind of its load a radian;
-        measured ones stand under Suspension, Aids. Toe and track are not in it.
+        measured ones stand under Suspension, Aids. In the bend each axle moves its own load; springs and bars
+        that share it between the axles are not in it.
       </Typography>
     </Apart>
   );
@@ -181,78 +207,8 @@ function Answer({ steady, because }: { steady: SteadyResult; because: ReturnType
       {loose === undefined && never !== undefined && never < 0.95
         ? `, if its figures are right: ${formatText(1 - never, 'share', reader, 1)} of cars known as well as this one are not`
         : ''}
-      {because ? `, then ${LOOSE[because]}` : ''}. In a bend {ENDS[letsGoFirst]} slides first, at{' '}
+      {because ? `, then ${LOOSE[because]}` : ''}. In a bend {SLIDES_FIRST[letsGoFirst]} slides first, at{' '}
       {formatText(steady.maxLateralMps2, 'accelMps2', reader)}.
     </Typography>
-  );
-}
-
-function WhatIfs({ speedMps, present }: { speedMps: number; present: SteadyResult }) {
-  const { document, surface } = useBuild();
-  const { reader } = useReader();
-  const tried = useMemo(
-    () => (surface ? steadyWhatIfs(document, surface, speedMps) : []),
-    [document, surface, speedMps],
-  );
-  const cells = ({
-    understeerDegPerGee,
-    dampingRatio,
-    maxLateralMps2,
-    letsGoFirst,
-    lowestUnstableMps,
-  }: SteadyResult) => (
-    <>
-      <TableCell align="right">
-        {understeerDegPerGee === undefined
-          ? '–'
-          : `${formatNumber(understeerDegPerGee, reader.locale, 2)}°/g`}
-      </TableCell>
-      <TableCell align="right">
-        {dampingRatio === undefined ? '–' : formatNumber(dampingRatio, reader.locale, 2)}
-      </TableCell>
-      <TableCell align="right">
-        {lowestUnstableMps === undefined ? 'always' : formatText(lowestUnstableMps, 'speedMps', reader)}
-      </TableCell>
-      <TableCell align="right">{formatText(maxLateralMps2, 'accelMps2', reader)}</TableCell>
-      <TableCell>{ENDS[letsGoFirst]}</TableCell>
-    </>
-  );
-  return (
-    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="What if">
-      <Table size="small">
-        <TableHead>
-          <TableRow>
-            <TableCell>What if, at {formatText(speedMps, 'speedMps', reader)}</TableCell>
-            <TableCell align="right">Understeer</TableCell>
-            <TableCell align="right">Damping</TableCell>
-            <TableCell align="right">Steady to</TableCell>
-            <TableCell align="right">Grip across</TableCell>
-            <TableCell>Slides first</TableCell>
-            <TableCell />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          <TableRow>
-            <TableCell>
-              <b>As it is</b>
-            </TableCell>
-            {cells(present)}
-            <TableCell />
-          </TableRow>
-          {tried.map(({ id, by, patch, steady }) => {
-            const text = steadyWhatIfText({ id, by }, reader);
-            return (
-              <TableRow key={id} data-whatif={id}>
-                <TableCell>{text}</TableCell>
-                {cells(steady)}
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                  {patch ? <TakeOrCompare text={text} patch={patch} /> : null}
-                </TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
-    </TableContainer>
   );
 }

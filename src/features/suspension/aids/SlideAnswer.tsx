@@ -16,7 +16,7 @@ export function SlideAnswer({ study, input }: { study: YawResult | undefined; in
       {input.gyro.holds ? 'It ' : 'A gyro that damps '}
       <span
         className={clsx(figuresCss.figure, study.slide.held ? figuresCss.plainfig : figuresCss.over)}
-        data-testid="slide"
+        data-testid="slide-found"
       >
         {slideSentence(study.slide, askedDegPerS(input), reader)}
       </span>

@@ -88,5 +88,5 @@ function turnOf({ wheelbase }: Setup, { front }: Axles, yaw: Yaw, speed: number)
   };
 }
 
-const firstOf = (front: number, rear: number): First =>
+export const firstOf = (front: number, rear: number): First =>
   Math.abs(front - rear) <= ALIKE * Math.max(front, rear) ? 'both' : front < rear ? 'front' : 'rear';
