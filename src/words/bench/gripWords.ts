@@ -1,4 +1,5 @@
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
+import { counted } from '../lists';
 import type { BudgetInput, GripMethod } from '@/core/physics/grip/definition';
 import type { CoastResult } from '@/core/physics/air/coastDefinition';
 import type { CircleResult } from '@/core/physics/handling/circle';
@@ -118,3 +119,7 @@ export function circleSentence(found: CircleResult, reader: Reader): string {
       : ` Straight ahead it is not steady beyond ${formatText(found.criticalSpeedMps, 'speedMps', reader)}.`;
   return `${number(K)} ± ${number(Math.abs(error))} ° of steering for each g: ${steers}.${told}${critical}`;
 }
+
+/** Why a friction should be read again. */
+export const oldGrip = (days: number, minutes: number, reader: Reader): string =>
+  `Measured ${counted(days, 'day')} ago${minutes > 0 ? `, ${formatText(minutes, 'minutes', reader, 2)} of driving on these tyres since` : ''}: tyres wear and ground changes. Pull it once more; one reading shows whether it still holds.`;

@@ -20,6 +20,7 @@ const speed = () => positive().max(150);
 /** What is measured of grip and handling. */
 export const gripReportFields = {
   grip: Joi.object<GripSheet>({
+    wet: Joi.boolean(),
     method: Joi.valid(...GRIP_METHODS),
     tyre: text(200),
     readings: Joi.array()

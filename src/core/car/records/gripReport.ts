@@ -22,6 +22,8 @@ export interface GripSheet {
   method?: GripMethod;
   /** As it was on the car that day. */
   tyre?: string;
+  /** The ground or the tyres were wet. */
+  wet?: boolean;
   /** N, degrees, s or m. */
   readings?: Reading[];
   readingError?: number;

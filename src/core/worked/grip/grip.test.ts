@@ -8,8 +8,8 @@ import { driveRun } from '../../physics/motion/run';
 import { runInputOf } from '../motion/runOfBuild';
 import { frictionOf } from '../motion/tyreOfRun';
 import { tyreName } from '../../car/tyres/tyres';
-import { gripDiffers, gripTable, isOnTheCar, measurementOf, takeGrip } from './gripOfRuns';
-import { circleOf, predictedUndersteer, straightOf } from './handlingOfRuns';
+import { drivenSince, gripDiffers, gripTable, isOnTheCar, measurementOf, takeGrip } from './gripOfRuns';
+import { circleOf, predictedUndersteer, steersAsDriven, straightOf, takeUndersteer } from './handlingOfRuns';
 
 const G = 9.81;
 const surface = car.brief.surfaces[0]!;
@@ -84,6 +84,27 @@ describe('friction measured on a build', () => {
     expect(takeGrip(taken, pair)).toEqual(takeGrip(car, pair));
   });
 
+  it('keeps the wet apart, which the build does not take, and counts what the tyres were driven since', () => {
+    const wet = run(
+      'w',
+      { method: 'pull', wet: true, readings: readings(0.4 * 1.9 * G) },
+      { drivenMinutes: 9, ranAt: '2026-11-19T10:00:00.000Z' },
+    );
+    const later = pulled(0.7, 'l', { ranAt: '2026-11-25T10:00:00.000Z', drivenMinutes: 12 });
+    const table = gripTable(car, [pulled(0.7), wet]);
+    expect(table.map((pair) => [pair.wet, Number(pair.found.longitudinal!.mu.toFixed(9))])).toEqual([
+      [false, 0.7],
+      [true, 0.4],
+    ]);
+    expect(takeGrip(car, table[1]!)).toEqual([]);
+    expect(drivenSince(table[0]!, [wet, later])).toBe(12);
+    const other = {
+      ...later,
+      document: applyPatch(car, [{ path: ['drive', 'tyre', 'compound'], value: 'Foam' }]),
+    };
+    expect(drivenSince(table[0]!, [other])).toBe(0);
+  });
+
   it('knows the tyre on the car, and tells no difference where none is shown', () => {
     const [own, other] = gripTable(car, [
       pulled(0.7),
@@ -146,5 +167,29 @@ describe('how a build runs straight and round', () => {
     expect(found.ok && found.value.understeerDegPerMps2).toBeCloseTo(K, 9);
     expect(found.ok && found.value.agrees).toBe(true);
     expect(circleOf(measured, surface, { circles: circles.slice(1) })).toMatchObject({ ok: false });
+  });
+
+  it('steers as its circles showed once the build takes them, the product of its stiffnesses kept', () => {
+    const shown = (K: number) => {
+      const circles = [2, 3].map((v, k) => ({
+        id: `c${k}`,
+        radiusM: 3,
+        lapTimeS: (2 * Math.PI * 3) / v,
+        steerDeg: ((0.28 / 3) * 180) / Math.PI + K * (v ** 2 / 3),
+      }));
+      const found = circleOf(car, surface, { circles });
+      if (!found.ok) throw new Error(found.missing.join());
+      return found.value;
+    };
+    for (const K of [0.25, -0.15]) {
+      expect(steersAsDriven(car, surface, { ...shown(K), understeerErrorDegPerMps2: 0.01 })).toBe(false);
+      const taken = applyPatch(car, takeUndersteer(car, surface, shown(K)));
+      expect(predictedUndersteer(taken, surface, 2.5)).toBeCloseTo(K, 3);
+      const { corneringFrontPerRad: f, corneringRearPerRad: r } = taken.suspension.aids!.tyre!;
+      // typical ones of hard ground with half the weight on each axle
+      expect(f! * r!).toBeCloseTo(81, 1);
+      expect(steersAsDriven(taken, surface, shown(K))).toBe(true);
+    }
+    expect(takeUndersteer(car, surface, shown(40))).toEqual([]);
   });
 });

@@ -131,6 +131,8 @@ export interface GripOfPair {
   tyre: string;
   surfaceId: string;
   surface: string;
+  /** Measured in the wet: of no use to a prediction in the dry. */
+  wet: boolean;
   found: GripResult;
   /** Single readings of all runs together. */
   readings: number;
@@ -138,7 +140,7 @@ export interface GripOfPair {
   lastAt: string;
 }
 
-/** The table of tyres and surfaces, the latest measured first; runs that cannot be worked out are left out. */
+/** The table of tyres and surfaces, in the dry and in the wet, the latest measured first; runs that cannot be worked out are left out. */
 export function gripTable(document: BuildDocument, runs: readonly RunRecord[]): GripOfPair[] {
   const car = gripCarOf(document);
   if (!car.ok) return [];
@@ -153,7 +155,7 @@ export function gripTable(document: BuildDocument, runs: readonly RunRecord[]): 
     if (!measured.ok) continue;
     const alone = { car: car.value, measurements: [measured.value] };
     if ('refused' in refusedOr(() => gripMeasure(alone))) continue;
-    const key = JSON.stringify([sheet.tyre ?? '', run.conditions.surfaceId]);
+    const key = JSON.stringify([sheet.tyre ?? '', run.conditions.surfaceId, sheet.wet === true]);
     groups.set(key, [...(groups.get(key) ?? []), { run, measured: measured.value }]);
   }
   return [...groups.values()]
@@ -163,6 +165,7 @@ export function gripTable(document: BuildDocument, runs: readonly RunRecord[]): 
       return {
         tyre: last.report!.grip!.tyre ?? '',
         surfaceId,
+        wet: last.report!.grip!.wet === true,
         surface: document.brief.surfaces.find(({ id }) => id === surfaceId)?.name ?? surfaceId,
         found: gripMeasure({ car: car.value, measurements: group.map(({ measured }) => measured) }),
         readings: group.reduce((sum, { run }) => sum + run.report!.grip!.readings!.length, 0),
@@ -183,9 +186,10 @@ const toError = (value: number, error: number) =>
   error > 0 ? Number(value.toFixed(Math.min(6, Math.max(0, -Math.floor(Math.log10(error)))))) : value;
 const twoDigits = (value: number) => Number(value.toPrecision(2));
 
-/** The edits by which a surface of the build takes a measured friction over; none of a pair that was not measured along. */
+/** The edits by which a surface of the build takes a measured friction over; none of a pair that was measured in the wet. */
 export function takeGrip(document: BuildDocument, pair: GripOfPair): Patch {
   const { longitudinal, lateral } = pair.found;
+  if (pair.wet) return [];
   const surface = document.brief.surfaces.find(({ id }) => id === pair.surfaceId);
   if (!surface || !(longitudinal ?? lateral)) return [];
   const factor = tyreFactor(document, surface);
@@ -215,6 +219,15 @@ function tyreFactor(document: BuildDocument, surface: ChosenSurface): number {
   };
   return front * of('front') + (1 - front) * of('rear');
 }
+
+/** Minutes that the tyres of a pair were driven since it was measured last, as far as runs tell. */
+export const drivenSince = ({ tyre, lastAt }: GripOfPair, runs: readonly RunRecord[]): number =>
+  runs
+    .filter(
+      ({ ranAt, document }) =>
+        ranAt > lastAt && document.drive.tyre && tyreName(document.drive.tyre) === tyre,
+    )
+    .reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0);
 
 /** Whether a pair was measured with the tyres that are on the car. */
 export const isOnTheCar = (document: BuildDocument, { tyre }: GripOfPair): boolean =>

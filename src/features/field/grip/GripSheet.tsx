@@ -8,6 +8,8 @@ import { tyreName } from '@/core/car/tyres/tyres';
 import { gripCarOf, measurementOf } from '@/core/worked/grip/gripOfRuns';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { Note } from '@/ui/controls/Note';
+import { Tick } from '@/ui/controls/Tick';
+import { Row } from '@/ui/layout/Row';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { BUDGET_WORDS, METHOD_WORDS } from '@/words/bench/gripWords';
@@ -52,6 +54,13 @@ export function GripSheet({ report, onChange }: SheetProps) {
         is driven. Local rules go first.
       </Note>
       <MethodFields grip={{ ...grip, method }} onChange={set} />
+      <Row as="label" sx={{ flexWrap: 'nowrap' }}>
+        <Tick
+          checked={grip.wet === true}
+          onChange={(event) => set({ wet: event.target.checked || undefined })}
+        />{' '}
+        Ground or tyres were wet
+      </Row>
       <ReadingList
         key={method}
         label={words.reading}

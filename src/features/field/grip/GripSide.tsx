@@ -12,17 +12,24 @@ import { type ReactNode, useMemo } from 'react';
 import type { RunRecord } from '@/core/car/records/records';
 import { USUAL_STRAIGHT_M } from '@/core/car/records/gripReport';
 import { refusedOr } from '@/core/base/errors';
+import type { CircleResult } from '@/core/physics/handling/circle';
 import type { CombinedGrip } from '@/core/physics/grip/definition';
-import { gripDiffers, type GripOfPair, gripTable, isOnTheCar, takeGrip } from '@/core/worked/grip/gripOfRuns';
-import { circleOf, straightOf } from '@/core/worked/grip/handlingOfRuns';
+import {
+  drivenSince,
+  gripDiffers,
+  type GripOfPair,
+  gripTable,
+  isOnTheCar,
+  takeGrip,
+} from '@/core/worked/grip/gripOfRuns';
+import { circleOf, steersAsDriven, straightOf, takeUndersteer } from '@/core/worked/grip/handlingOfRuns';
 import { changesBetween, applyPatch } from '@/core/base/patch';
 import { formatWithError } from '@/core/base/units/formatQuantity';
 import { Note } from '@/ui/controls/Note';
 import frameCss from '@/ui/layout/frame.module.css';
 import { useReader } from '@/ui/reader';
 import { coastOf, takeDrag } from '@/core/worked/grip/coastOfRuns';
-import { circleSentence, coastSentence, straightSentence } from '@/words/bench/gripWords';
-import { counted } from '@/words/lists';
+import { circleSentence, coastSentence, oldGrip, straightSentence } from '@/words/bench/gripWords';
 import { say } from '@/words/findings';
 import '@/words/later/bringIn';
 import { useBuild } from '../../session/BuildContext';
@@ -35,7 +42,7 @@ import { useRuns } from '../useRuns';
 import { useRunSheet } from '../useRunSheet';
 
 const KINDS = ['grip', 'coastDown', 'straight', 'circle'] as const;
-const [DAY_MS, OLD_DAYS] = [86_400_000, 30];
+const [DAY_MS, OLD_DAYS, OLD_MINUTES] = [86_400_000, 30, 120];
 
 /** Friction measured at home, how straight the car runs, and its balance on circles, against what was expected. */
 export function GripSide({ tabs }: { tabs: ReactNode }) {
@@ -54,26 +61,26 @@ export function GripSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <GripAnswer table={table} />
+        <GripAnswer table={table} runs={runs} />
         {table.length > 0 ? <GripTable table={table} /> : null}
         <RolledOut runs={runs} />
         <Handling runs={runs} />
         <SegmentChecks segment="field" side="grip" />
         <RunTable own={own} />
         <Typography variant="small" color="textSecondary">
-          Sliding and first slip differ by 10 to 20 %: read them apart. What a wet morning or worn tyres do is
-          not in a reading of another day.
+          Sliding and first slip differ by 10 to 20 %: read them apart. A reading in the wet stands on its
+          own, and the build goes on driving with the dry one.
         </Typography>
       </Readings>
     </main>
   );
 }
 
-function GripAnswer({ table }: { table: readonly GripOfPair[] }) {
+function GripAnswer({ table, runs }: { table: readonly GripOfPair[]; runs: readonly RunRecord[] }) {
   const { document, surface, edit, closed } = useBuild();
   const { reader } = useReader();
   const now = useNow();
-  const pair = table.find((one) => one.surfaceId === surface?.id && isOnTheCar(document, one));
+  const pair = table.find((one) => one.surfaceId === surface?.id && !one.wet && isOnTheCar(document, one));
   if (!surface) return <Typography variant="answer">The brief names no surface yet.</Typography>;
   if (!pair)
     return (
@@ -85,6 +92,7 @@ function GripAnswer({ table }: { table: readonly GripOfPair[] }) {
   const patch = takeGrip(document, pair);
   const taken = changesBetween(document, applyPatch(document, patch)).length === 0;
   const days = Math.floor((now - Date.parse(pair.lastAt)) / DAY_MS);
+  const minutes = drivenSince(pair, runs);
   const told = (one: CombinedGrip) => formatWithError(one.mu, one.u, 'coefficient', reader);
   const { longitudinal, lateral, findings } = pair.found;
   return (
@@ -110,11 +118,8 @@ function GripAnswer({ table }: { table: readonly GripOfPair[] }) {
           )}
         </Note>
       )}
-      {days > OLD_DAYS ? (
-        <Note>
-          Measured {counted(days, 'day')} ago: tyres wear and ground changes. Pull it once more; one reading
-          shows whether it still holds.
-        </Note>
+      {days > OLD_DAYS || minutes > OLD_MINUTES ? (
+        <Note data-testid="grip-old">{oldGrip(days, minutes, reader)}</Note>
       ) : null}
     </>
   );
@@ -145,9 +150,9 @@ function GripTable({ table }: { table: readonly GripOfPair[] }) {
         </TableHead>
         <TableBody>
           {table.map((one) => (
-            <TableRow key={`${one.tyre} ${one.surfaceId}`}>
+            <TableRow key={`${one.tyre} ${one.surfaceId} ${one.wet}`}>
               <TableCell>{one.tyre}</TableCell>
-              <TableCell>{one.surface}</TableCell>
+              <TableCell>{one.wet ? `${one.surface}, wet` : one.surface}</TableCell>
               <TableCell align="right">{told(one.found.longitudinal)}</TableCell>
               <TableCell align="right">{told(one.found.lateral)}</TableCell>
               <TableCell align="right">{one.readings}</TableCell>
@@ -213,9 +218,23 @@ function Handling({ runs }: { runs: readonly RunRecord[] }) {
       ) : null}
       {turned && 'value' in turned && turned.value.ok ? (
         <Typography sx={{ mt: 1.25 }} data-testid="circle-last">
-          <b>Circles.</b> {circleSentence(turned.value.value, reader)}
+          <b>Circles.</b> {circleSentence(turned.value.value, reader)}{' '}
+          <TakeCircles found={turned.value.value} surfaceId={circle!.conditions.surfaceId} />
         </Typography>
       ) : null}
     </>
+  );
+}
+
+/** Whether the build steers as its circles showed, and the stiffnesses by which it would. */
+function TakeCircles({ found, surfaceId }: { found: CircleResult; surfaceId: string | undefined }) {
+  const { document, edit, closed } = useBuild();
+  const surface = document.brief.surfaces.find(({ id }) => id === surfaceId);
+  if (steersAsDriven(document, surface, found)) return <>The build steers like that.</>;
+  const patch = takeUndersteer(document, surface, found);
+  return closed || patch.length === 0 ? null : (
+    <Button variant="link" onClick={() => edit(patch)}>
+      Let the build steer like that
+    </Button>
   );
 }
