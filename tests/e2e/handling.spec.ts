@@ -87,6 +87,8 @@ test('circles are held against what was foretold, and a drift says which way to 
   await page.getByRole('button', { name: 'Save the run' }).click();
   await expect(page.getByTestId('circle-last')).toContainText('Predicted was');
   await expect(page.getByText('It still needs two circles.')).toBeVisible();
+  await page.getByRole('button', { name: 'Let the build steer like that' }).click();
+  await expect(page.getByTestId('circle-last')).toContainText('The build steers like that');
   await page.getByLabel('Kind of run').selectOption({ label: 'Straightness' });
   for (const drift of ['-0.5', '-0.55', '-0.45']) {
     await field(page, 'Drift, to the car’s left positive').fill(drift);
@@ -128,4 +130,29 @@ test('a roll-out both ways gives a drag to take', async ({ page }) => {
   await toSegment(page, 'Chassis');
   await page.getByRole('tab', { name: 'Air', exact: true }).click();
   await expect(page.locator('[data-check="chassis.air"]')).toContainText('measured on this car');
+});
+
+test('a slalom stands beside the best that the car could do, and is compared by its own kind', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Weaver'));
+  await toSegment(page, 'Field');
+  await page.getByRole('tab', { name: 'Grip and handling' }).click();
+  await expect(page.getByTestId('grip-answer')).toBeVisible();
+  await page.getByLabel('Kind of run').selectOption({ label: 'Slalom' });
+  await field(page, 'Distance').fill('12');
+  await field(page, 'Marker to marker').fill('2');
+  await field(page, 'Car’s middle beside a marker').fill('0.2');
+  await expect(page.getByText('The best it could do', { exact: false })).toContainText('is the limit');
+  for (const [at, seconds] of ['4.2', '4.4', '4.3'].entries()) {
+    await field(page, 'Or type the time').fill(seconds);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('button', { name: `Save the run (${at + 1} attempt` })).toBeVisible();
+  }
+  await page.getByRole('button', { name: /^Save the run/ }).click();
+  await page.getByRole('tab', { name: 'Runs', exact: true }).click();
+  await expect(page.getByTestId('field-answer')).toContainText('through gates');
+  await expect(page.getByTestId('field-answer')).toContainText(/At best .* of that was driven/);
+  // a driver is no proof against the model
+  await expect(page.locator('[data-check="field.band"]')).toHaveAttribute('data-state', 'unknown');
 });

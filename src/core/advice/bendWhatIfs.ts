@@ -1,8 +1,9 @@
 import { type Measure, measure } from '../base/measure';
-import { applyPatch, type Patch } from '../base/patch';
+import type { Patch } from '../base/patch';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
-import type { Bend } from '../physics/handling/steady/inBend';
+import type { End } from '../physics/handling/steady/definition';
+import type { Bend, Stance } from '../physics/handling/steady/inBend';
 import { bendOfBuild, stanceOf } from '../worked/stability/bendOfBuild';
 
 export const BEND_CHANGES = [
@@ -24,7 +25,7 @@ export interface BendWhatIf {
 
 const [TOE_DEG, WIDER_MM] = [1, 20];
 
-/** What toe and track do in the bend that the car is looked at in, each as the car that it makes. */
+/** What toe and track do in the bend that the car is looked at in; its air and the rest stay what they are. */
 export function bendWhatIfs(
   document: BuildDocument,
   surface: ChosenSurface,
@@ -33,21 +34,24 @@ export function bendWhatIfs(
   const present = bendOfBuild(document, surface, speedMps);
   if (!present.ok) return undefined;
   const { lateralMps2 } = present.value;
-  const patched = (id: BendChangeId, by: Measure, patch: Patch): BendWhatIf[] => {
-    const found = bendOfBuild(applyPatch(document, patch), surface, speedMps, lateralMps2);
+  const stance = stanceOf(document);
+  const stood = (id: BendChangeId, by: Measure, end: End, changed: Stance, patch: Patch): BendWhatIf[] => {
+    const found = bendOfBuild(document, surface, speedMps, { ...stance, [end]: changed }, lateralMps2);
     return found.ok ? [{ id, by, patch, bend: found.value }] : [];
   };
-  const stance = stanceOf(document);
-  const toe = (id: BendChangeId, end: 'front' | 'rear', byDeg: number): BendWhatIf[] =>
-    document.suspension[end]?.corner
-      ? patched(id, measure(TOE_DEG, 'angleDeg'), [
-          { path: ['suspension', end, 'corner', 'staticToeDeg'], value: stance[end].toeDeg + byDeg },
-        ])
-      : [];
-  const wider = (id: BendChangeId, end: 'front' | 'rear', key: 'trackFrontMm' | 'trackRearMm') =>
-    patched(id, measure(WIDER_MM, 'lengthMm'), [
-      { path: ['chassis', key], value: stance[end].trackMm + WIDER_MM },
+  const toe = (id: BendChangeId, end: End, byDeg: number): BendWhatIf[] => {
+    if (!document.suspension[end]?.corner) return [];
+    const toeDeg = stance[end].toeDeg + byDeg;
+    return stood(id, measure(TOE_DEG, 'angleDeg'), end, { ...stance[end], toeDeg }, [
+      { path: ['suspension', end, 'corner', 'staticToeDeg'], value: toeDeg },
     ]);
+  };
+  const wider = (id: BendChangeId, end: End, key: 'trackFrontMm' | 'trackRearMm') => {
+    const trackMm = stance[end].trackMm + WIDER_MM;
+    return stood(id, measure(WIDER_MM, 'lengthMm'), end, { ...stance[end], trackMm }, [
+      { path: ['chassis', key], value: trackMm },
+    ]);
+  };
   return {
     present: present.value,
     tried: [

@@ -69,6 +69,9 @@ describe('toe and track in a bend', () => {
     expect(of('rear-toe-in').bend.understeerDegPerMps2).toBeGreaterThan(now);
     expect(of('rear-toe-out').bend.understeerDegPerMps2).toBeLessThan(now);
     expect(of('rear-wider').bend.movedShare.rear).toBeLessThan(found.present.movedShare.rear);
+    // the front limits, so that only there a wider track holds more
+    expect(of('rear-wider').bend.movedShare.front).toBe(found.present.movedShare.front);
+    expect(of('front-wider').bend.maxLateralMps2).toBeGreaterThanOrEqual(found.present.maxLateralMps2);
     const taken = applyPatch(cornered, of('rear-toe-in').patch);
     expect(bendWhatIfs(taken, asphalt, 8)!.present.understeerDegPerMps2).toBeCloseTo(
       of('rear-toe-in').bend.understeerDegPerMps2,

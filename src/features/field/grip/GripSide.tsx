@@ -41,7 +41,7 @@ import { RunTable } from '../RunTable';
 import { useRuns } from '../useRuns';
 import { useRunSheet } from '../useRunSheet';
 
-const KINDS = ['grip', 'coastDown', 'straight', 'circle'] as const;
+const KINDS = ['grip', 'coastDown', 'straight', 'circle', 'slalom'] as const;
 const [DAY_MS, OLD_DAYS, OLD_MINUTES] = [86_400_000, 30, 120];
 
 /** Friction measured at home, how straight the car runs, and its balance on circles, against what was expected. */
