@@ -33,6 +33,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'runs:drift': 'drift of a straightness run',
   'runs:circle': 'two circles',
   'runs:coast': 'roll-out',
+  'runs:gates': 'gates of the slalom',
   'chassis.air.shape': 'kind of body',
   'chassis.bodies': 'components with their places',
   'chassis.bodies:motor':

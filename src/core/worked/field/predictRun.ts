@@ -25,6 +25,7 @@ export type Predicted = Assembled<RunPrediction>;
 export function predictRun(document: BuildDocument, kind: RunKind, conditions: Conditions): Predicted {
   const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
   if (!surface) return { ok: false, missing: ['brief.surfaces:ofRun'] };
+  if (RUN_KIND_RECORDS[kind].weaves && !conditions.gates) return { ok: false, missing: ['runs:gates'] };
   const input = inputFor(document, surface, conditions);
   if (!input.ok) return input;
   const nominal = nominalRun(document, kind, conditions);

@@ -35,6 +35,12 @@ describe('a build through gates', () => {
     expect(nominalRun(car, 'slalom', wide)!.timeS).toBeCloseTo(straight, 4);
   });
 
+  it('is not foretold before its gates are known', () => {
+    const { gates: _, ...plain } = conditions;
+    expect(predictRun(car, 'slalom', plain)).toEqual({ ok: false, missing: ['runs:gates'] });
+    expect(predictRun(car, 'series', plain)).toMatchObject({ ok: true });
+  });
+
   it('is averaged only with runs through the same gates', () => {
     const run = (id: string, offsetM: number) =>
       ({

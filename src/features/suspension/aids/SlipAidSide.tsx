@@ -8,6 +8,7 @@ import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useState } from 'react';
 import { type SlipAid, USUAL_SLIP_AID } from '@/core/car/document/aids';
+import { slipLawInC } from '@/core/worked/aids/slipLawInC';
 import { slipSettings } from '@/core/worked/aids/aidSettings';
 import type { BrakeInput } from '@/core/physics/aids/brakeAssist';
 import {
@@ -269,6 +270,7 @@ export function SlipAidSide({
             ...aid,
             ...(followedBy === undefined ? {} : { mostAccelMps2: Number(followedBy.toPrecision(3)) }),
           })}
+          {...(assembled.ok && !brakes ? { law: (name: string) => slipLawInC(name, assembled.value) } : {})}
         />
         {foot}
         <Typography variant="small" color="textSecondary">

@@ -10,7 +10,7 @@ import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { yawSettings } from '@/core/worked/aids/aidSettings';
 import { criticalGain } from '@/core/physics/aids/criticalGain';
 import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
-import { gyroLawInC } from '@/core/worked/aids/lawInC';
+import { gyroLawInC } from '@/core/worked/aids/gyroLawInC';
 import { maxSteerOf, servoRateOf, yawInputOf } from '@/core/worked/aids/yawOfBuild';
 import { worked } from '@/core/worked/worked';
 import { QuantitySlider } from '@/ui/QuantitySlider';

@@ -6,10 +6,13 @@ const DEG = 180 / Math.PI;
 const MS = 1000;
 
 /** A number as C reads it as a float. */
-const float = (value: number) => {
+export const float = (value: number) => {
   const text = Number(value.toPrecision(7)).toString();
   return `${/[.e]/.test(text) ? text : `${text}.0`}f`;
 };
+
+/** A title without the end of a comment in it, in plain letters. */
+export const inComment = (title: string) => title.replace(/\*\//g, '').replace(/[^\x20-\x7e]/g, '');
 
 /** What only a law that damps has: the driver's own turn is taken from the speed, so that it is not fought. */
 const DAMPS = {
@@ -48,11 +51,11 @@ const HOLDS = {
 /**
  * The simulated law of a gyro as a small C file for a microcontroller: the same filter, dead band and limits, in degrees.
  *
- * @param title of the build, without the end of a comment in it
+ * @param title of the build
  */
 export function gyroLawInC(title: string, input: YawInput): string {
   const law = gyroLawOf(input);
-  const name = title.replace(/\*\//g, '').replace(/[^\x20-\x7e]/g, '');
+  const name = inComment(title);
   return `/*
  * ${name}: gyro on the steering, made from the law that was simulated.
  *
