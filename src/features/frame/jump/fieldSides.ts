@@ -1,3 +1,4 @@
+import type { BuildDocument } from '@/core/car/document/document';
 import { whereFilledIn } from '@/core/advice/steps/whereFilledIn';
 import type { Segment } from '@/core/verdict/engine/segments';
 
@@ -27,3 +28,21 @@ export function sideToLook(path: string): { segment: Segment; side: string | und
   const branch = BRANCHES.find(([start]) => path === start || path.startsWith(`${start}.`));
   return { segment: whereFilledIn(path), side: branch?.[1] };
 }
+
+const holds = ({ suspension }: BuildDocument) => suspension.aids?.yaw?.mode === 'hold';
+
+/** Fields that a page only has where the car has what they belong to. */
+const COME_AND_GO: readonly (readonly [branch: string, isThere: (document: BuildDocument) => boolean])[] = [
+  ['chassis.air.splitter', ({ chassis }) => chassis.air?.splitter !== undefined],
+  ['chassis.air.undertray', ({ chassis }) => chassis.air?.undertray !== undefined],
+  ['chassis.air.noseScoop', ({ chassis }) => chassis.air?.noseScoop !== undefined],
+  ['suspension.aids.yaw.fullSteerDegPerS', holds],
+  ['suspension.aids.yaw.catchUpMs', holds],
+  ['suspension.aids.traction.mostAccelMps2', ({ drive }) => drive.drivenAxles === 'all'],
+];
+
+/** Whether a page has a field of this car. */
+export const isOnAPage = (path: string, document: BuildDocument): boolean =>
+  COME_AND_GO.every(
+    ([branch, isThere]) => !(path === branch || path.startsWith(`${branch}.`)) || isThere(document),
+  );

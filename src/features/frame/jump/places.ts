@@ -8,7 +8,7 @@ import { LABELS } from '@/words/labels/labels';
 import { LIBRARY_WORDS } from '@/words/library/library';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { STATE_WORDS } from '@/words/states';
-import { sideToLook } from './fieldSides';
+import { isOnAPage, sideToLook } from './fieldSides';
 import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from '../segments';
 import { SIDE_NAMES, sidesOf } from '../sides';
 import type { Place } from './placesFor';
@@ -81,7 +81,7 @@ export function placesOf({
     href: at('parts', `?part=${encodeURIComponent(id)}`),
   }));
   const fields = Object.entries(LABELS).flatMap(([path, { label, quantity }]) => {
-    if (!quantity || path.includes('*')) return [];
+    if (!quantity || path.includes('*') || !isOnAPage(path, document)) return [];
     const { segment, side } = sideToLook(path);
     const search = new URLSearchParams({ ...(side ? { view: side } : {}), field: path });
     return [{ label, hint: `field, ${SEGMENT_NAMES[segment]}`, href: at(segment, `?${search}`) }];
