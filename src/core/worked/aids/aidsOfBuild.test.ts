@@ -85,7 +85,8 @@ describe('a gyro in a build', () => {
     const adrift = loose(0);
     expect(adrift).toMatchObject({ state: 'over', margin: 0, finding: { code: 'aids.yaw.drifts' } });
     expect(adrift.remedies[0]).toMatchObject({ state: 'clear' });
-    // δ = −g·r stops drifting at g = −(L + K·V²)/V, K = (m·g/L)·(b/(L·Cf) − a/(L·Cr)) with C by load: 1/(g·12) − 1/(g·6), of which driving leaves a share
+    // δ = −g·r stops drifting at g = −(L + K·V²)/V with
+    // K = (m·g/L)·(b/(L·Cf) − a/(L·Cr)) with C by load: 1/(g·12) − 1/(g·6), of which driving leaves a share
     const input = runInputOf(car, asphalt!);
     const V = input.ok ? driveRun(input.value).topSpeedMps! : NaN;
     expect(adrift.limit).toBeCloseTo(-(0.28 + ((1 / 12 - 1 / 6) / 9.81 / leftAcross(V)) * V ** 2) / V, 4);

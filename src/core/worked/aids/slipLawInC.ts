@@ -7,8 +7,8 @@ const MS = 1000;
 /** How a car whose every wheel is driven is followed; one with a free wheel is read off it. */
 const FOLLOWS = (mostAccelMps2: number, frameMs: number) => ({
   constants: `#define SLIP_GAIN_OF_SPEED ${float((mostAccelMps2 * frameMs) / MS)} /* m/s a frame that the car is taken to gain at most */\n`,
-  state: 'static float slip_car = 0.0f;\n',
-  says: ' * No wheel runs free: the car is taken to gain what its wheels do, but no more than\n * SLIP_GAIN_OF_SPEED a frame. Set slip_car to 0 whenever it stands.\n',
+  state: 'static float slip_car = 0.0f;\n\nvoid slip_stands(void) { slip_car = 0.0f; }\n',
+  says: ' * No wheel runs free: the car is taken to gain what its wheels do, but no more than\n * SLIP_GAIN_OF_SPEED a frame. Call slip_stands whenever the car stands, or what it is\n * taken for runs away.\n',
   takes: 'float driven',
   known: 'driven >= 0.0f',
   car: `  slip_car += SLIP_GAIN_OF_SPEED;

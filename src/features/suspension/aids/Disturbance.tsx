@@ -10,7 +10,7 @@ export interface Upset {
   kind: Kind;
   kickDegPerS: number;
   stepDeg: number;
-  /** So much that it can be held, where not given. */
+  /** A little where not given. */
   slideDeg?: number;
   rearGripShare: number;
 }
@@ -31,7 +31,7 @@ const KINDS = Object.keys(NAMES) as Kind[];
 const SLIDE_S = 4;
 const USUAL_SLIDE_DEG = 2;
 
-/** What is tried; of a slide the steering by which it can be held, where none is given. */
+/** What is tried; a slide with a little steering, where none is given. */
 export function scenarioOf({
   kind,
   kickDegPerS,
