@@ -33,7 +33,7 @@ const shared = {
     '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|replicad-opencascadejs|ml-[a-z-]+|is-any-array|react-hotkeys-hook)/)',
+    '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|replicad-opencascadejs|ml-[a-z-]+|is-any-array|react-hotkeys-hook|better-auth|@better-auth|@better-fetch|better-call|@noble|jose|nanostores|defu|kysely|rou3|zod|set-cookie-parser|uncrypto)/)',
   ],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };

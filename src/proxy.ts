@@ -17,7 +17,7 @@ const MALFORMED = {
 };
 
 /** Doors that take files are left out: what passes here is held in memory, and cut off after 10 MB. They look for strangers themselves. */
-export const config = { matcher: ['/((?!api/(?:tracks|photos|meshes|builds/import)$).*)'] };
+export const config = { matcher: ['/((?!api/(?:tracks|photos|meshes|builds/import|workshops/import)$).*)'] };
 
 /** Every request: none for another host or from another site passes, and every answer says what it may load. */
 export async function proxy(request: NextRequest): Promise<Response> {
@@ -36,6 +36,7 @@ export async function proxy(request: NextRequest): Promise<Response> {
   const policy = pagePolicy(nonce, development);
   const onward = new Headers(headers);
   onward.set('x-nonce', nonce);
+  onward.set('x-asked', `${pathname}${request.nextUrl.search}`);
   onward.set('content-security-policy', policy);
   if (!wellFormed)
     return guarded(

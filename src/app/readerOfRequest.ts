@@ -1,5 +1,6 @@
 import { cookies, headers } from 'next/headers';
 import type { Reader } from '@/core/base/units/formatQuantity';
+import { cookieOf } from './cookieOf';
 
 /** Locale and units of the page that is being made. */
 export async function readerOfRequest(): Promise<{ reader: Reader; known: boolean }> {
@@ -9,13 +10,7 @@ export async function readerOfRequest(): Promise<{ reader: Reader; known: boolea
 
 /** The same of a request to a door. */
 export function readerOfHeaders(sent: Headers): Reader {
-  const jar = new Map(
-    (sent.get('cookie') ?? '').split(';').map((pair) => {
-      const [name = '', value = ''] = pair.trim().split('=');
-      return [name, value] as const;
-    }),
-  );
-  return readerFrom((name) => jar.get(name), sent.get('accept-language')).reader;
+  return readerFrom((name) => cookieOf(sent, name), sent.get('accept-language')).reader;
 }
 
 /** From the reader's cookies, at the first visit from what the browser asks for. */

@@ -1,15 +1,33 @@
 import { headers } from 'next/headers';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
-import { currentWorkshop } from './api/door';
+import { isUnclaimed } from '@/db/queries/members';
+import { currentWorkshop, type Visitor } from './accounts/currentWorkshop';
+import { hasAccounts } from './accounts/mode';
 import { DATABASE_SILENT } from './databaseSilent';
 
-/** Database and workshop for the first paint of a page. */
-export async function visit(): Promise<{ db: Database; workshopId: string }> {
+/** Names the address that is being made into a page. */
+export const ASKED_HEADER = 'x-asked';
+
+/** Database, workshop and visitor for the first paint of a page; who is not signed in is sent to the door. */
+export async function visit(): Promise<{ db: Database } & Visitor> {
   const db = database();
-  const request = new Request('http://page.invalid/', { headers: new Headers(await headers()) });
-  return { db, workshopId: await shown(currentWorkshop(request, db)) };
+  const sent = await headers();
+  try {
+    return { db, ...(await currentWorkshop(sent, db)) };
+  } catch (error) {
+    const code = error instanceof DoorError ? error.code : undefined;
+    if (code === 'signIn') redirect(await doorFor(db, sent.get(ASKED_HEADER)));
+    if (code === 'homeless') redirect('/account');
+    return shown(Promise.reject(error));
+  }
+}
+
+/** Where somebody who is not signed in goes first; then back to what they asked for. */
+export async function doorFor(db: Database, asked: string | null): Promise<string> {
+  if (hasAccounts() && (await shown(isUnclaimed(db)))) return '/welcome';
+  return asked && asked !== '/' ? `/sign-in?to=${encodeURIComponent(asked)}` : '/sign-in';
 }
 
 /** What a page shows; what is not there becomes the page that says so, and an error says nothing of what anybody typed. */

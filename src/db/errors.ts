@@ -1,6 +1,11 @@
 import type { Problem } from '@/core/base/errors';
 
 export type DoorCode =
+  | 'signIn'
+  | 'credentials'
+  | 'mayNot'
+  | 'homeless'
+  | 'expired'
   | 'notFound'
   | 'conflict'
   | 'locked'
@@ -17,6 +22,11 @@ export type DoorCode =
   | 'invalid';
 
 const STATUS: Readonly<Record<DoorCode, number>> = {
+  signIn: 401,
+  credentials: 401,
+  mayNot: 403,
+  homeless: 404,
+  expired: 410,
   notFound: 404,
   conflict: 409,
   locked: 409,

@@ -21,7 +21,7 @@ const ofRevisions = (table: Table) =>
     sql`t.workshop_id = b.workshop_id and t.revision_id in (select r.id from ${revisions} r where r.workshop_id = b.workshop_id and r.build_id = b.id)`,
   );
 
-const ofBuild = sql`concat_ws('|', b.id, b.xmin, ${rowsOf(revisions, sql`t.workshop_id = b.workshop_id and t.build_id = b.id`)}, ${ofRevisions(runs)}, ${ofRevisions(failures)}, ${ofRevisions(prints)}, ${ofRevisions(copies)})`;
+const ofBuild = sql`concat_ws('|', b.workshop_id, b.id, b.xmin, ${rowsOf(revisions, sql`t.workshop_id = b.workshop_id and t.build_id = b.id`)}, ${ofRevisions(runs)}, ${ofRevisions(failures)}, ${ofRevisions(prints)}, ${ofRevisions(copies)})`;
 const inWorkshop = (table: Table) => rowsOf(table, sql`t.workshop_id = b.workshop_id`);
 const ofWorkshop = sql`concat_ws('|', (select w.xmin from ${workshops} w where w.id = b.workshop_id), ${inWorkshop(builds)}, ${inWorkshop(libraryItems)}, ${inWorkshop(prints)})`;
 
@@ -47,4 +47,13 @@ export async function buildStamps(
     sql`select b.id, md5(${ofBuild}) as stamp from ${builds} b where b.workshop_id = ${workshopId} and b.deleted_at is null order by b.created_at, b.id`,
   );
   return rows;
+}
+
+/** A stamp of a whole workshop: another as soon as anything in it was written. */
+export async function workshopStamp(db: Database, workshopId: string): Promise<string> {
+  const builds = await buildStamps(db, workshopId);
+  const { rows } = await db.execute<{ stamp: string }>(
+    sql`select md5(concat_ws('|', b.xmin, b.name, ${rowsOf(libraryItems, sql`t.workshop_id = b.id`)}, ${builds.map(({ stamp }) => stamp).join(' ')}::text)) as stamp from ${workshops} b where b.id = ${workshopId}`,
+  );
+  return rows[0]!.stamp;
 }

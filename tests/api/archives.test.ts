@@ -4,10 +4,10 @@ import { buffer } from 'node:stream/consumers';
 import { ZipFile } from 'yazl';
 import { GET as exportFile } from '@/app/api/builds/[id]/file/route';
 import { POST as importFile } from '@/app/api/builds/import/route';
-import { withArchive } from '@/app/api/archive';
+import { type BroughtArchive, OF_A_BUILD, withArchive } from '@/app/api/archive';
 import { withUpload } from '@/app/api/upload';
 import { LARGEST_FILE } from '@/core/car/file/largestFile';
-import type { BuildFile } from '@/core/car/file/buildFile';
+import { type BuildFile, TEXT_NAME } from '@/core/car/file/buildFile';
 import { parseBuildFile } from '@/core/car/file/buildFile.schema';
 import { database } from '@/db/client';
 import { createBuild } from '@/db/queries/builds';
@@ -211,15 +211,15 @@ describe('a build that is too large for one text', () => {
 
 async function unpack<T>(
   archive: Buffer,
-  use: (
-    file: BuildFile,
-    contentOf: Parameters<Parameters<typeof withArchive>[1]>[0]['contentOf'],
-    text: string,
-  ) => Promise<T>,
+  use: (file: BuildFile, contentOf: BroughtArchive['contentOf'], text: string) => Promise<T>,
 ): Promise<T> {
   return withUpload(
     new Request('http://localhost/', { method: 'POST', body: new Uint8Array(archive) }),
     archive.length,
-    (path) => withArchive(path, ({ text, contentOf }) => use(JSON.parse(text) as BuildFile, contentOf, text)),
+    (path) =>
+      withArchive(path, OF_A_BUILD, async ({ textOf, contentOf }) => {
+        const text = await textOf(TEXT_NAME);
+        return use(JSON.parse(text) as BuildFile, contentOf, text);
+      }),
   );
 }

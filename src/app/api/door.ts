@@ -3,7 +3,11 @@ import { CalcError } from '@/core/base/errors';
 import { isKeepable } from '@/core/base/schema/keepable';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
-import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshops';
+import { mayAs, type Person, type Role } from '@/core/car/records/roles';
+import { countWrite, uncountWrite } from '@/db/queries/workshops';
+import { currentWorkshop } from '../accounts/currentWorkshop';
+import { hasAccounts } from '../accounts/mode';
+import { requireSignedIn } from '../accounts/person';
 import { answerToStranger, guarded } from '../guard';
 import { DATA_POLICY } from '../policy';
 import { clientOf, Rates } from './rates';
@@ -15,29 +19,29 @@ const [reads, refusals] = [new Rates(READS_A_MINUTE), new Rates(REFUSALS_A_MINUT
 /** The page was closed while it was still sending; nobody reads the answer. */
 const CLIENT_LEFT = 499;
 
-export interface Visit {
+export interface Asked {
   readonly request: Request;
   readonly db: Database;
-  readonly workshopId: string;
   readonly id: string;
   /** Of addresses that name a kind of thing. */
   readonly kind: string;
+  /** Who asks, as the server saw the connection. */
+  readonly client: string;
+}
+
+export interface PersonVisit extends Asked {
+  readonly person: Person;
+}
+
+export interface Visit extends Asked {
+  readonly workshopId: string;
+  readonly role: Role;
+  /** Nobody in particular where there are no accounts. */
+  readonly person?: Person;
 }
 
 /** A route without a parameter gets none. */
 type Context = { params: Promise<Record<string, string> | undefined> };
-
-/** A database keeps its default workshop. */
-const workshops = new WeakMap<Database, string>();
-
-/** Which workshop a request works in; the only place that chooses one. */
-export async function currentWorkshop(_request: Request, db: Database): Promise<string> {
-  const known = workshops.get(db);
-  if (known !== undefined) return known;
-  const found = await defaultWorkshop(db);
-  workshops.set(db, found);
-  return found;
-}
 
 export const JSON_BODY = 'application/json';
 export const BYTES_BODY = 'application/octet-stream';
@@ -68,14 +72,91 @@ function refuseOtherKinds(request: Request, takes: readonly string[]): void {
     );
 }
 
-/** A route handler: lets no stranger in, finds the workshop, counts writes, turns every refusal into a problem object. */
-export function door(handle: (visit: Visit) => Promise<Response>, ...takes: string[]) {
-  const answered = answering(handle, takes.length === 0 ? [JSON_BODY] : takes);
+/** Whom a door lets in: what it found of the visitor, under which name writes are counted, and cookies for the answer. */
+interface Admitted<V> {
+  readonly visit: V;
+  readonly counts: string;
+  readonly cookies: readonly string[];
+}
+type Admit<V> = (asked: Asked) => Promise<Admitted<V>>;
+type Handle<V> = (visit: V) => Promise<Response>;
+
+const asMember =
+  (wanted: (method: string) => Role): Admit<Visit> =>
+  async (asked) => {
+    const { cookies, ...visitor } = await currentWorkshop(asked.request.headers, asked.db);
+    const role = wanted(asked.request.method);
+    if (!mayAs(visitor.role, role))
+      throw new DoorError('mayNot', MAY_NOT[role], { remedy: 'ask an owner of the workshop' });
+    return { visit: { ...asked, ...visitor }, counts: visitor.workshopId, cookies };
+  };
+
+const MAY_NOT: Readonly<Record<Role, string>> = {
+  owner: 'Only an owner of the workshop may do that.',
+  editor: 'You are in this workshop to look, not to change anything.',
+  viewer: 'You may not look into this workshop.',
+};
+
+const requireAccounts = (): void => {
+  if (!hasAccounts())
+    throw new DoorError(
+      'notFound',
+      'There are no accounts here: everybody on this machine works in one workshop.',
+      {
+        remedy: 'npm run start has accounts',
+      },
+    );
+};
+
+const asPerson: Admit<PersonVisit> = async (asked) => {
+  requireAccounts();
+  const { person, cookies } = await requireSignedIn(asked.request.headers, asked.db);
+  return { visit: { ...asked, person }, counts: `person ${person.id}`, cookies };
+};
+
+const asAnyone: Admit<Asked> = async (asked) => {
+  requireAccounts();
+  return { visit: asked, counts: 'anyone', cookies: [] };
+};
+
+/** A route handler for members of a workshop: all may read, editors and owners write. Counts writes and turns every refusal into a problem object. */
+export const door = (handle: Handle<Visit>, ...takes: string[]) =>
+  opened(
+    asMember((method) => (method === 'GET' ? 'viewer' : 'editor')),
+    handle,
+    takes,
+  );
+
+/** The same where what is sent changes nothing. */
+export const readingDoor = (handle: Handle<Visit>, ...takes: string[]) =>
+  opened(
+    asMember(() => 'viewer'),
+    handle,
+    takes,
+  );
+
+/** The same for what only an owner may do or see. */
+export const ownerDoor = (handle: Handle<Visit>, ...takes: string[]) =>
+  opened(
+    asMember(() => 'owner'),
+    handle,
+    takes,
+  );
+
+/** The same for whoever is signed in, whatever workshop they are in. */
+export const personDoor = (handle: Handle<PersonVisit>, ...takes: string[]) =>
+  opened(asPerson, handle, takes);
+
+/** The same for anybody who finds the server: it looks itself at what they bring. */
+export const openDoor = (handle: Handle<Asked>) => opened(asAnyone, handle, []);
+
+function opened<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string[]) {
+  const answered = answering(admit, handle, takes.length === 0 ? [JSON_BODY] : takes);
   return async (request: Request, context?: Context): Promise<Response> =>
     answerToStranger(request) ?? guarded(await answered(request, context), DATA_POLICY);
 }
 
-function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly string[]) {
+function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string[]) {
   return async (request: Request, context?: Context): Promise<Response> => {
     const client = clientOf(request);
     let counted: (() => Promise<void>) | undefined;
@@ -88,13 +169,21 @@ function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly 
           remedy: 'check the address',
         });
       const db = database();
-      const workshopId = await currentWorkshop(request, db);
+      const { visit, counts, cookies } = await admit({
+        request,
+        db,
+        client,
+        id: params.id ?? '',
+        kind: params.kind ?? '',
+      });
       if (request.method !== 'GET') {
-        const key = `${workshopId}:${client}:write`;
+        const key = `${counts}:${client}:write`;
         if (!(await countWrite(db, key, WRITES_A_MINUTE))) throw tooMany(WRITES_A_MINUTE, 'writes');
         counted = () => uncountWrite(db, key);
       }
-      return await handle({ request, db, workshopId, id: params.id ?? '', kind: params.kind ?? '' });
+      const answer = await handle(visit);
+      for (const cookie of cookies) answer.headers.append('set-cookie', cookie);
+      return answer;
     } catch (error) {
       const answer = problemOf(error, request);
       if (answer.status >= 500) return answer;

@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream';
-import type { KeptFile, NamedFile } from '@/core/car/file/buildFile';
+import { type KeptFile, type NamedFile, TEXT_NAME } from '@/core/car/file/buildFile';
 import { buildFilePieces, indentedRecord, recordLine } from '@/core/car/file/writeBuildFile';
 import type { Database } from '@/db/client';
 import { type ExportedBuild, heldContent } from '@/db/queries/exportBuild';
@@ -16,11 +16,15 @@ export function exportedBody(db: Database, workshopId: string, exported: Exporte
   return exported.fits
     ? Readable.from(written(exported, withContent(exported, contentOf), indentedRecord))
     : writeArchive(
-        written(exported, named(exported), (line) => line),
+        [{ name: TEXT_NAME, text: () => Readable.from(archivedText(exported)) }],
         exported.files,
         contentOf,
       );
 }
+
+/** The text of a build whose files lie beside it. */
+export const archivedText = (exported: ExportedBuild): AsyncGenerator<Buffer> =>
+  written(exported, named(exported), (line) => line);
 
 /** The text with its files; in an archive a record stands on one line, as there are many. */
 async function* written(

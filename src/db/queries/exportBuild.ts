@@ -45,12 +45,13 @@ export interface ExportedBuild {
 
 /** The whole build; what it names by a hash is read when it is sent, as it never changes. */
 export const exportBuild = (db: Database, workshopId: string, id: string): Promise<ExportedBuild> =>
-  db.transaction((tx) => exported(tx as unknown as Database, workshopId, id), {
+  db.transaction((tx) => exportedIn(tx as unknown as Database, workshopId, id), {
     isolationLevel: 'repeatable read',
     accessMode: 'read only',
   });
 
-async function exported(db: Database, workshopId: string, id: string): Promise<ExportedBuild> {
+/** The same within a transaction that sees one moment. */
+export async function exportedIn(db: Database, workshopId: string, id: string): Promise<ExportedBuild> {
   const build = await buildRecord(db, workshopId, id);
   const revisions = await listRevisions(db, workshopId, id);
   const ids = revisions.map((revision) => revision.id);

@@ -4,8 +4,10 @@ import type { Database } from '../client';
 import { DoorError } from '../errors';
 import type { WorkshopSettings } from '@/core/verdict/settings';
 import { libraryItems, rateLimits, workshops } from '../schema';
+import { workshopStamp } from '../stamps';
+import { writing } from '../writing';
 
-/** Id of the workshop that stands for everyone until there are accounts. */
+/** Id of the workshop that stands for everyone where there are no accounts, and that the first owner takes over. */
 export async function defaultWorkshop(db: Database): Promise<string> {
   const [found] = await db.select({ id: workshops.id }).from(workshops).where(eq(workshops.isDefault, true));
   if (!found) throw new DoorError('notFound', 'There is no default workshop in this database.');
@@ -15,6 +17,46 @@ export async function defaultWorkshop(db: Database): Promise<string> {
 export async function createWorkshop(db: Database, id: string, name: string): Promise<void> {
   await db.insert(workshops).values({ id, name });
   await stockLibrary(db, id);
+}
+
+export async function workshopName(db: Database, workshopId: string): Promise<string> {
+  const [found] = await db
+    .select({ name: workshops.name })
+    .from(workshops)
+    .where(eq(workshops.id, workshopId));
+  return found?.name ?? '';
+}
+
+export async function renameWorkshop(db: Database, workshopId: string, name: string): Promise<void> {
+  await db.update(workshops).set({ name }).where(eq(workshops.id, workshopId));
+}
+
+/**
+ * Deletes a workshop with all that is in it, for good.
+ *
+ * @param exported the stamp of the archive that was taken of it
+ * @throws DoorError `conflict` where the name is another, or where anything was written since it was exported
+ */
+export async function deleteWorkshop(
+  db: Database,
+  workshopId: string,
+  name: string,
+  exported: string,
+): Promise<void> {
+  await writing(db, async (tx) => {
+    await tx.select({ id: workshops.id }).from(workshops).where(eq(workshops.id, workshopId)).for('update');
+    if ((await workshopName(tx, workshopId)) !== name)
+      throw new DoorError('conflict', 'The workshop is called otherwise.', {
+        path: 'name',
+        remedy: 'type its name as it stands above',
+      });
+    if ((await workshopStamp(tx, workshopId)) !== exported)
+      throw new DoorError('conflict', 'The workshop was not exported as it is now.', {
+        path: 'exported',
+        remedy: 'export it once more, keep the file, and then delete it',
+      });
+    await tx.delete(workshops).where(eq(workshops.id, workshopId));
+  });
 }
 
 /** Puts the starting library in; what is there already stays as it is. */
@@ -47,11 +89,16 @@ export async function saveSettings(
   return saved!.settings;
 }
 
-const WINDOW_S = 60;
+const MINUTE_S = 60;
 
-/** Counts one write; whether it is within the limit of the present minute. */
-export async function countWrite(db: Database, key: string, most: number): Promise<boolean> {
-  const fresh = sql`${rateLimits.windowStart} < now() - make_interval(secs => ${WINDOW_S})`;
+/** Counts one write; whether it is within the limit of the present window, a minute unless another is given. */
+export async function countWrite(
+  db: Database,
+  key: string,
+  most: number,
+  windowS = MINUTE_S,
+): Promise<boolean> {
+  const fresh = sql`${rateLimits.windowStart} < now() - make_interval(secs => ${windowS})`;
   const [row] = await db
     .insert(rateLimits)
     .values({ key, windowStart: sql`now()` as unknown as Date, count: 1 })

@@ -65,6 +65,7 @@ export const REQUEST_REFUSALS: Refusals<'request'> = {
 };
 
 export const IMPORT_REFUSALS: Refusals<'import'> = {
+  'import.json': () => ['is not JSON', 'export the workshop again'],
   'import.hash': () => ['does not hold what its hash says', 'export the build again'],
   'import.jpeg': () => ['is no JPEG', 'export the build again'],
 };

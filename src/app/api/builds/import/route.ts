@@ -1,8 +1,9 @@
 import Joi from 'joi';
+import { TEXT_NAME } from '@/core/car/file/buildFile';
 import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/car/file/largestFile';
 import { parse } from '@/core/base/schema/parse';
 import { importBuild, type ImportMode } from '@/db/queries/importBuild';
-import { withArchive } from '../../archive';
+import { OF_A_BUILD, withArchive } from '../../archive';
 import { bodyText } from '../../body';
 import { ARCHIVE_BODY, door, JSON_BODY, kindOf } from '../../door';
 import { inThread } from '../../threads';
@@ -21,11 +22,11 @@ export const POST = door(
     const id =
       kindOf(request) === ARCHIVE_BODY
         ? await withUpload(request, LARGEST_ARCHIVE, (path) =>
-            withArchive(path, async ({ text, contentOf }) =>
+            withArchive(path, OF_A_BUILD, async ({ textOf, contentOf }) =>
               importBuild(
                 db,
                 workshopId,
-                await inThread('archivedBuild', { text }, ARCHIVE_MS),
+                await inThread('archivedBuild', { text: await textOf(TEXT_NAME) }, ARCHIVE_MS),
                 mode,
                 contentOf,
               ),

@@ -1,10 +1,10 @@
 import { operations } from '@/core/operations';
 import { DoorError } from '@/db/errors';
 import { rawBody } from '../../body';
-import { door } from '../../door';
+import { readingDoor } from '../../door';
 import { inThread } from '../../threads';
 
-export const POST = door(async ({ request, id: name }) => {
+export const POST = readingDoor(async ({ request, id: name }) => {
   if (!Object.hasOwn(operations, name))
     throw new DoorError('notFound', `There is no operation ${name}.`, {
       remedy: 'see the list at /api/operations',

@@ -2,7 +2,6 @@ import { sql } from 'drizzle-orm';
 import {
   boolean,
   check,
-  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -22,8 +21,7 @@ import type { FailureLedger } from '@/core/car/records/failureLedger';
 import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
 import type { LibraryFigures, LibraryKind } from '@/core/car/library/kinds';
 import type { WorkshopSettings } from '@/core/verdict/settings';
-
-const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
+import { bytes, moment } from './columns';
 
 export const workshops = pgTable(
   'workshops',
@@ -230,8 +228,6 @@ export const copies = pgTable(
     index('copies_of_print').on(table.workshopId, table.printId),
   ],
 );
-
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** Files of meshes by the SHA-256 of what they hold. */
 export const meshes = pgTable(

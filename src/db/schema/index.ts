@@ -1,0 +1,2 @@
+export * from './accounts';
+export * from './workshop';
