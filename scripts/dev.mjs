@@ -1,4 +1,5 @@
+import { DEMO } from './lib/installation.mjs';
 import { runMain } from './lib/say.mjs';
 import { serve } from './lib/serve.mjs';
 
-runMain(() => serve({ dev: true, fresh: process.argv.includes('--fresh') }));
+runMain(() => serve({ kind: DEMO, dev: true, fresh: process.argv.includes('--fresh') }));

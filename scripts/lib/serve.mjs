@@ -2,7 +2,9 @@ import { mkdirSync } from 'node:fs';
 import { clearInterval, setInterval } from 'node:timers';
 import { setTimeout as wait } from 'node:timers/promises';
 import { buildThreads, ensureBuild, isFresh, NEXT } from './build.mjs';
+import { backUpNightly } from './backup.mjs';
 import { holderOf, letGo, takeHold } from './hold.mjs';
+import { DEMO, sessionSecret, START } from './installation.mjs';
 import { keepRunning } from './keepRunning.mjs';
 import { ensureModules, ensurePackages } from './machine.mjs';
 import { freePort, requirePort } from './ports.mjs';
@@ -10,16 +12,18 @@ import { Cluster, clusterFolder, requireOwnFolder } from './postgres.mjs';
 import { run, startGroup } from './run.mjs';
 import { SAID, Sentence } from './say.mjs';
 
-const LOCK = '.data/running';
 /** What the server may take before it is started anew, MB. */
 const MEMORY_MB = 1536;
-const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
+const LOOPBACK = new Set(['127.0.0.1', '::1', '[::1]', 'localhost']);
 
-function requireOrigins(list = '') {
-  for (const one of list
+const originsIn = (list = '') =>
+  list
     .split(',')
     .map((each) => each.trim())
-    .filter(Boolean)) {
+    .filter(Boolean);
+
+function requireOrigins(list) {
+  for (const one of originsIn(list)) {
     if (!URL.canParse(one) || !/^https?:$/.test(new URL(one).protocol))
       throw new Sentence(
         `ORIGIN names ${one}, which is no address such as https://cars.example or http://192.168.1.5:3117.`,
@@ -27,7 +31,7 @@ function requireOrigins(list = '') {
   }
 }
 
-export const runningDemo = () => holderOf(LOCK);
+const isServing = () => [DEMO, START].some(({ lock }) => holderOf(lock));
 
 export const tsx = ['--import', 'tsx'];
 
@@ -54,18 +58,18 @@ export async function waitFor(url, ended) {
   throw new Sentence(`The server did not answer at ${url} within a minute.`);
 }
 
-/** The built application, in a folder of its own where a running demo holds an older one. */
+/** The built application, in a folder of its own where a running server holds an older one. */
 export async function buildBeside() {
-  const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
+  const folder = isServing() && !isFresh('.next') ? '.next-test' : '.next';
   return ensureBuild(folder);
 }
 
 /** The built application on a free port over a database that is ready, beside whatever else runs from this folder. */
-export async function serveBeside(url) {
+export async function serveBeside(url, more = {}) {
   const env = await buildBeside();
   const port = await freePort();
   const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' },
+    env: { ...env, DATABASE_URL: url, NODE_ENV: 'production', ...more },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const address = `http://127.0.0.1:${port}`;
@@ -73,23 +77,40 @@ export async function serveBeside(url) {
   return { address, stop: () => server.stop() };
 }
 
+/** Who may reach it: the demo nobody but this machine, since everybody who does is in its workshop. */
+function requireReach(kind, host, port) {
+  if (LOOPBACK.has(host)) {
+    const beyond = originsIn(process.env.ORIGIN).find((one) => !LOOPBACK.has(new URL(one).hostname));
+    if (beyond && !kind.accounts)
+      throw new Sentence(
+        `The demo has no accounts and stays on this machine: it is not opened by ${beyond}. npm run start is for others.`,
+      );
+    return;
+  }
+  if (!kind.accounts)
+    throw new Sentence(
+      `The demo has no accounts and stays on this machine: HOST=${host} can be reached by others. npm run start is for them.`,
+    );
+  if (!process.env.ORIGIN)
+    throw new Sentence(
+      `HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} ${kind.command} (a list goes by commas).`,
+    );
+}
+
 /** Sets everything up and serves until it is told to stop. */
-export async function serve({ dev, fresh }) {
+export async function serve({ kind, dev, fresh }) {
   const port = Number(process.env.PORT ?? 3117);
   const host = process.env.HOST ?? '127.0.0.1';
   const address = `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
-  if (!LOOPBACK.has(host) && !process.env.ORIGIN)
-    throw new Sentence(
-      `HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} npm run demo (a list goes by commas).`,
-    );
   requireOrigins(process.env.ORIGIN);
+  requireReach(kind, host, port);
   requireOwnFolder('.data');
   mkdirSync('.data', { recursive: true });
-  const other = await takeHold(LOCK);
+  const other = await takeHold(kind.lock);
   if (other)
     throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
   const own = process.env.DATABASE_URL === undefined;
-  const pgPort = Number(process.env.PGPORT ?? 54317);
+  const pgPort = Number(process.env.PGPORT ?? kind.pgPort);
   let cluster;
   let server;
   let stopping;
@@ -107,7 +128,7 @@ export async function serve({ dev, fresh }) {
     if (own) await ensurePackages();
     await ensureModules();
     if (own) {
-      cluster = new Cluster(clusterFolder('demo'), pgPort);
+      cluster = new Cluster(clusterFolder(kind.cluster), pgPort);
       if (fresh) {
         cluster.stop();
         cluster.setAside();
@@ -116,21 +137,33 @@ export async function serve({ dev, fresh }) {
       cluster.start();
     }
     const url = own ? cluster.url() : process.env.DATABASE_URL;
-    await prepareDatabase(url);
+    await prepareDatabase(url, kind);
     if (dev) await buildThreads();
-    const env = dev ? { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } : await ensureBuild();
+    const env = {
+      ...(dev ? { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } : await ensureBuild()),
+      ...(kind.accounts ? { ACCOUNTS: 'on', BETTER_AUTH_SECRET: sessionSecret() } : { ACCOUNTS: 'off' }),
+      DATABASE_URL: url,
+      PORT: String(port),
+    };
     const started = () =>
       (server = startGroup(
         process.execPath,
         [`--max-old-space-size=${MEMORY_MB}`, NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)],
         {
-          env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) },
+          env: { ...env, ...(dev ? {} : { NODE_ENV: 'production' }) },
           stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'],
         },
       ));
     const first = started();
     await waitFor(`${address}/api/health`, first.ended);
     console.log(`Lean Badger is at ${address} (Ctrl-C stops it, the data stay).`);
+    if (kind.accounts)
+      await run(process.execPath, [...tsx, 'src/app/accounts/firstOwnerMain.ts'], { env, sentence: SAID });
+    else
+      console.log(
+        'This is the demo workshop: whoever opens it on this machine is in it. npm run start has accounts.',
+      );
+    const nightly = kind.accounts ? backUpNightly(url) : undefined;
     let again = false;
     const watch = cluster && keepAwake(cluster, () => stopping !== undefined);
     const outcome = await keepRunning(() => (again ? started() : ((again = true), first)), {
@@ -142,6 +175,7 @@ export async function serve({ dev, fresh }) {
         'The server stopped by itself again and again: see its messages above. The data are safe.',
       );
     clearInterval(watch);
+    clearInterval(nightly);
   } finally {
     await stop();
   }

@@ -1,9 +1,9 @@
 import { spawnSync } from 'node:child_process';
 import { createServer } from 'node:net';
 
-/** Starts the demo with one thing wrong and gives what it says. */
-function demo(env: Record<string, string>) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/demo.mjs'], {
+/** Starts the demo, or the real installation, with one thing wrong and gives what it says. */
+function demo(env: Record<string, string>, script = 'demo') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${script}.mjs`], {
     encoding: 'utf8',
     env: { ...process.env, ...env },
     timeout: 60_000,
@@ -11,7 +11,7 @@ function demo(env: Record<string, string>) {
   return { status, said: `${stdout}${stderr}`.trim() };
 }
 
-describe('the demo, where something is wrong, says one sentence and no stack', () => {
+describe('the demo and the real installation, where something is wrong, say one sentence and no stack', () => {
   it('a busy port', async () => {
     const server = createServer();
     const port = await new Promise<number>((resolve) =>
@@ -25,10 +25,21 @@ describe('the demo, where something is wrong, says one sentence and no stack', (
     );
   });
 
-  it('a host that others reach, with no address to open it by', () =>
-    expect(demo({ HOST: '0.0.0.0', ORIGIN: '' })).toEqual({
+  it('a host that others reach, which the demo never has', () => {
+    expect(demo({ HOST: '0.0.0.0', ORIGIN: 'http://192.168.1.5:3117' })).toEqual({
       status: 1,
-      said: 'HOST=0.0.0.0 can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:3117 HOST=0.0.0.0 npm run demo (a list goes by commas).',
+      said: 'The demo has no accounts and stays on this machine: HOST=0.0.0.0 can be reached by others. npm run start is for them.',
+    });
+    expect(demo({ ORIGIN: 'http://localhost:3117, https://cars.example' })).toEqual({
+      status: 1,
+      said: 'The demo has no accounts and stays on this machine: it is not opened by https://cars.example. npm run start is for others.',
+    });
+  });
+
+  it('a host that others reach, with no address to open it by', () =>
+    expect(demo({ HOST: '0.0.0.0', ORIGIN: '' }, 'start')).toEqual({
+      status: 1,
+      said: 'HOST=0.0.0.0 can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:3117 HOST=0.0.0.0 npm run start (a list goes by commas).',
     }));
 
   it('an address that is none', () =>

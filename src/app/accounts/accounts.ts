@@ -3,31 +3,22 @@ import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@/core/car/records/roles';
 import type { Database } from '@/db/client';
 import { credentials, people, sessions, verifications } from '@/db/schema';
-import { originsOf } from '../origins';
+import { areCookiesSecure, ownAddress, ownOrigins } from './ownAddress';
 
 const DAY_S = 86_400;
 /** A session ends after so long without a visit; with one it is renewed once a day. */
 const [SESSION_S, RENEWED_AFTER_S] = [30 * DAY_S, DAY_S];
 const RESET_S = 3600;
 
-const ownOrigins = () => [...(originsOf(process.env.ORIGIN) ?? [])];
-
-/** Whether cookies are only for encrypted lines: where every address of the server is one. */
-export function areCookiesSecure(): boolean {
-  const origins = ownOrigins();
-  return origins.length > 0 && origins.every((origin) => origin.startsWith('https:'));
-}
-
 /** The library holds passwords, sessions and what proves them; its own web doors are not opened. */
 function madeFor(db: Database, hand?: (token: string) => void) {
   const secret = process.env.BETTER_AUTH_SECRET;
   if (!secret) throw new Error('BETTER_AUTH_SECRET is not set: npm run start sets it itself');
-  const origins = ownOrigins();
   return betterAuth({
     appName: 'Lean Badger',
-    baseURL: process.env.BETTER_AUTH_URL ?? origins[0] ?? 'http://localhost:3117',
+    baseURL: process.env.BETTER_AUTH_URL ?? ownAddress(),
     secret,
-    trustedOrigins: origins,
+    trustedOrigins: ownOrigins(),
     telemetry: { enabled: false },
     logger: { disabled: true },
     database: drizzleAdapter(db, {

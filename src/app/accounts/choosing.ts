@@ -1,4 +1,4 @@
-import { areCookiesSecure } from './accounts';
+import { areCookiesSecure } from './ownAddress';
 import { WORKSHOP_COOKIE } from './currentWorkshop';
 
 const YEAR_S = 31_536_000;
