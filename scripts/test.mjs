@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { check } from './check.mjs';
 import { buildThreads } from './lib/build.mjs';
@@ -5,9 +6,9 @@ import { letGo, takeHold } from './lib/hold.mjs';
 import { ensureModules, ensurePackages } from './lib/machine.mjs';
 import { freePort } from './lib/ports.mjs';
 import { Cluster, clusterFolder } from './lib/postgres.mjs';
-import { run } from './lib/run.mjs';
+import { ask, run } from './lib/run.mjs';
 import { runMain, Sentence } from './lib/say.mjs';
-import { buildBeside, prepareDatabase, serveBeside } from './lib/serve.mjs';
+import { buildBeside, prepareDatabase, serveBeside, tsx } from './lib/serve.mjs';
 
 const counted = { passed: 0, failed: 0 };
 
@@ -37,11 +38,33 @@ function countBrowser(file) {
   counted.failed += stats.unexpected;
 }
 
+/** The real installation as it is first started, on a database of its own, with the code of its first owner. */
+async function serveWithAccounts(cluster) {
+  cluster.createDatabase('accounts');
+  const url = cluster.url('accounts');
+  await prepareDatabase(url, { seed: false });
+  const env = { ACCOUNTS: 'on', BETTER_AUTH_SECRET: randomBytes(32).toString('hex') };
+  const { address, distDir, stop } = await serveBeside(url, env);
+  const { text } = ask(process.execPath, [...tsx, 'src/app/accounts/firstOwnerMain.ts'], {
+    env: { ...process.env, ...env, DATABASE_URL: url },
+  });
+  return {
+    stop,
+    env: {
+      ACCOUNTS_URL: address,
+      ACCOUNTS_CODE: /(?:[A-Z0-9]{4}-){3}[A-Z0-9]{4}/.exec(text)?.[0] ?? '',
+      ACCOUNTS_BUILD: distDir,
+    },
+  };
+}
+
 async function testWithServers(args) {
   const cluster = new Cluster(clusterFolder('test'), await freePort(), { throwaway: true });
   let server;
+  let guarded;
   const stop = async () => {
     await server?.stop();
+    await guarded?.stop();
     cluster.stop();
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
@@ -70,11 +93,13 @@ async function testWithServers(args) {
     if (failed) throw failed.reason;
     await prepareDatabase(url);
     server = await serveBeside(url);
+    guarded = await serveWithAccounts(cluster);
     await timed('browser tests', () =>
       run('node_modules/.bin/playwright', ['test', ...args], {
         env: {
           ...process.env,
           BASE_URL: server.address,
+          ...guarded.env,
           FORCE_COLOR: '0',
           PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json',
         },

@@ -74,7 +74,7 @@ export async function serveBeside(url, more = {}) {
   });
   const address = `http://127.0.0.1:${port}`;
   await waitFor(`${address}/api/health`, server.ended);
-  return { address, stop: () => server.stop() };
+  return { address, distDir: env.NEXT_DIST_DIR, stop: () => server.stop() };
 }
 
 /** Who may reach it: the demo nobody but this machine, since everybody who does is in its workshop. */

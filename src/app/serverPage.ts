@@ -2,7 +2,11 @@ import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
+import type { Person } from '@/core/car/records/roles';
 import { isUnclaimed } from '@/db/queries/members';
+import { workshopName } from '@/db/queries/workshops';
+import type { Access } from '@/features/session/access';
+import { signedIn } from './accounts/person';
 import { currentWorkshop, type Visitor } from './accounts/currentWorkshop';
 import { hasAccounts } from './accounts/mode';
 import { DATABASE_SILENT } from './databaseSilent';
@@ -10,8 +14,10 @@ import { DATABASE_SILENT } from './databaseSilent';
 /** Names the address that is being made into a page. */
 export const ASKED_HEADER = 'x-asked';
 
+type Found = { db: Database } & Visitor;
+
 /** Database, workshop and visitor for the first paint of a page; who is not signed in is sent to the door. */
-export async function visit(): Promise<{ db: Database } & Visitor> {
+export async function visit(): Promise<Found> {
   const db = database();
   const sent = await headers();
   try {
@@ -24,8 +30,35 @@ export async function visit(): Promise<{ db: Database } & Visitor> {
   }
 }
 
+/** The same where somebody may be in no workshop. */
+export async function visitOrNone(): Promise<Found | undefined> {
+  const db = database();
+  return shown(
+    currentWorkshop(await headers(), db).then(
+      (visitor) => ({ db, ...visitor }),
+      (error: unknown) => {
+        if (error instanceof DoorError && error.code === 'homeless') return undefined;
+        throw error;
+      },
+    ),
+  );
+}
+
+/** What the page tells those below it of the workshop. */
+export async function accessOf({ db, workshopId, role, person }: Found): Promise<Access> {
+  return { workshopId, role, person, workshop: await shown(workshopName(db, workshopId)) };
+}
+
+/** A page before the workshop: who is signed in already, and whether nobody has an account yet. There is none without accounts. */
+export async function gate(): Promise<{ db: Database; person: Person | undefined; unclaimed: boolean }> {
+  if (!hasAccounts()) notFound();
+  const db = database();
+  const [found, unclaimed] = await shown(Promise.all([signedIn(await headers(), db), isUnclaimed(db)]));
+  return { db, person: found?.person, unclaimed };
+}
+
 /** Where somebody who is not signed in goes first; then back to what they asked for. */
-export async function doorFor(db: Database, asked: string | null): Promise<string> {
+async function doorFor(db: Database, asked: string | null): Promise<string> {
   if (hasAccounts() && (await shown(isUnclaimed(db)))) return '/welcome';
   return asked && asked !== '/' ? `/sign-in?to=${encodeURIComponent(asked)}` : '/sign-in';
 }

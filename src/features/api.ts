@@ -23,6 +23,14 @@ export class ApiProblem extends Error implements Problem {
   }
 }
 
+type SentWith = Omit<RequestInit, 'headers'> & { headers?: Readonly<Record<string, string>> };
+
+/** The workshop that the page stands in, which another tab may have left since. */
+export const workshopOfPage = (): string | undefined =>
+  typeof document === 'undefined'
+    ? undefined
+    : document.querySelector<HTMLMetaElement>('meta[name="workshop"]')?.content;
+
 const NO_CONNECTION = 'No connection to the server. What you typed stays here; try again.';
 
 /** Sends JSON or text and gives the answer; throws an ApiProblem with the server's own words. */
@@ -30,17 +38,18 @@ export async function callApi<T>(
   method: string,
   path: string,
   body?: unknown,
-  options: RequestInit = {},
+  options: SentWith = {},
 ): Promise<T> {
+  const workshop = workshopOfPage();
   const response = await fetch(path, {
     method,
-    ...(body === undefined
-      ? {}
-      : {
-          body: typeof body === 'string' ? body : JSON.stringify(body),
-          headers: { 'content-type': 'application/json' },
-        }),
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     ...options,
+    headers: {
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(workshop === undefined ? {} : { 'x-workshop': workshop }),
+      ...options.headers,
+    },
   }).catch(() => {
     throw new ApiProblem(0, 'unreachable', { message: NO_CONNECTION }, undefined);
   });
@@ -58,7 +67,7 @@ export async function callApi<T>(
 const OUTLIVING_BYTES = 60_000;
 
 /** A request that is sent to its end even if the page is left; a browser takes none over 64 kB. */
-export const outliving = (body: unknown): RequestInit => ({
+export const outliving = (body: unknown): SentWith => ({
   keepalive: new TextEncoder().encode(JSON.stringify(body)).length < OUTLIVING_BYTES,
 });
 

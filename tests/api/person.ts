@@ -19,6 +19,7 @@ interface Sent {
   bytes?: Buffer;
   type?: string;
   id?: string;
+  query?: string;
   headers?: Record<string, string>;
 }
 
@@ -41,11 +42,11 @@ export class Browser {
 
   async ask(
     handler: Handler,
-    { method = 'GET', body, bytes, type = 'application/json', id, headers = {} }: Sent = {},
+    { method = 'GET', body, bytes, type = 'application/json', id, query = '', headers = {} }: Sent = {},
   ): Promise<Response> {
     const payload = bytes ? new Uint8Array(bytes) : body === undefined ? undefined : JSON.stringify(body);
     const response = await handler(
-      new Request('http://localhost/api', {
+      new Request(`http://localhost/api${query}`, {
         method,
         headers: {
           cookie: [...this.jar].map(([name, value]) => `${name}=${value}`).join('; '),

@@ -2,7 +2,8 @@ import { LIBRARY_KINDS } from '@/core/car/library/kinds';
 import { listLibrary, usersOfAll } from '@/db/queries/library';
 import { settingsOf } from '@/db/queries/workshops';
 import { LibraryPage } from '@/features/library/LibraryPage';
-import { shown, visit } from '../serverPage';
+import { AccessProvider } from '@/features/session/access';
+import { accessOf, shown, visit } from '../serverPage';
 
 export const dynamic = 'force-dynamic';
 
@@ -12,20 +13,28 @@ export default async function Library({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { kind, find } = await searchParams;
-  const { db, workshopId } = await visit();
-  const [items, settings, usedIn] = await shown(
-    Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId), usersOfAll(db, workshopId)]),
+  const visitor = await visit();
+  const { db, workshopId } = visitor;
+  const [items, settings, usedIn, access] = await shown(
+    Promise.all([
+      listLibrary(db, workshopId),
+      settingsOf(db, workshopId),
+      usersOfAll(db, workshopId),
+      accessOf(visitor),
+    ]),
   );
   return (
-    <LibraryPage
-      items={items}
-      usedIn={usedIn}
-      thresholds={settings.thresholds ?? {}}
-      printAheadMinutes={settings.printAheadMinutes}
-      asked={{
-        kind: LIBRARY_KINDS.find((one) => one === kind),
-        find: typeof find === 'string' ? find : undefined,
-      }}
-    />
+    <AccessProvider access={access}>
+      <LibraryPage
+        items={items}
+        usedIn={usedIn}
+        thresholds={settings.thresholds ?? {}}
+        printAheadMinutes={settings.printAheadMinutes}
+        asked={{
+          kind: LIBRARY_KINDS.find((one) => one === kind),
+          find: typeof find === 'string' ? find : undefined,
+        }}
+      />
+    </AccessProvider>
   );
 }

@@ -2,6 +2,7 @@
 
 import frameCss from '@/ui/layout/frame.module.css';
 import { labelOf } from '@/words/labels/labels';
+import { useAccess } from '../session/access';
 import type { SessionState } from '../session/buildSession';
 import { useReader } from '@/ui/reader';
 
@@ -9,6 +10,7 @@ import { useReader } from '@/ui/reader';
 export function SaveMark({ state }: { state: SessionState }) {
   'use memo';
   const { reader } = useReader();
+  const looksOn = useAccess()?.role === 'viewer';
   const at =
     state.savedAt === undefined
       ? ''
@@ -27,7 +29,7 @@ export function SaveMark({ state }: { state: SessionState }) {
       state.savedAt === undefined
         ? `not saved: ${refusedWords(state)}`
         : `saved${at}, except ${refusedWords(state)}`,
-    closed: 'closed',
+    closed: looksOn ? 'you look on: nothing here is changed' : 'closed',
   }[state.save];
   return (
     <span className={frameCss.save} role="status" data-state={state.save} suppressHydrationWarning>

@@ -23,6 +23,7 @@ import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import type { Place } from '../frame/jump/placesFor';
+import { HouseNav } from '../account/HouseNav';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { sendNow, useWaiting } from '../session/waiting';
@@ -70,6 +71,7 @@ export function Garage({ cars, deleted }: GarageProps) {
         hint: 'motors, packs, controllers, tyres, surfaces',
         href: '/library',
       },
+      { label: 'Workshop', hint: 'members, invitations, the whole of it as one file', href: '/workshop' },
     ],
     [cars],
   );
@@ -77,12 +79,7 @@ export function Garage({ cars, deleted }: GarageProps) {
     <>
       <header className={frameCss.head}>
         <span className={frameCss.name}>Lean Badger</span>
-        <Row as="nav">
-          <Link href="/" aria-current="page">
-            Garage
-          </Link>
-          <Link href="/library">Library</Link>
-        </Row>
+        <HouseNav at="/" />
         <span className={frameCss.push} />
         <Preferences />
         <Button variant="text" onClick={() => setOver('jump')}>

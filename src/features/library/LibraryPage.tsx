@@ -2,7 +2,6 @@
 
 import clsx from 'clsx';
 import frameCss from '@/ui/layout/frame.module.css';
-import { Row } from '@/ui/layout/Row';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
@@ -16,6 +15,7 @@ import { LIBRARY_KINDS, type LibraryItem, type LibraryKind } from '@/core/car/li
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
 import { TextInput } from '@/ui/controls/TextInput';
 import { LIBRARY_WORDS } from '@/words/library/library';
+import { HouseNav } from '../account/HouseNav';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { isNamed, KindTable } from './KindTable';
@@ -54,12 +54,7 @@ export function LibraryPage({
         <Link href="/" className={frameCss.name}>
           Lean Badger
         </Link>
-        <Row as="nav">
-          <Link href="/">Garage</Link>
-          <Link href="/library" aria-current="page">
-            Library
-          </Link>
-        </Row>
+        <HouseNav at="/library" />
         <span className={frameCss.push} />
         <Preferences />
       </header>

@@ -13,6 +13,7 @@ import type { Patch } from '@/core/base/patch';
 import type { Check } from '@/core/verdict/engine/check';
 import type { FailureRecord, RunRecord, Versioned } from '@/core/car/records/records';
 import { checksOnRecord } from '@/core/verdict/record';
+import { useAccess } from './access';
 import type { SessionState } from './buildSession';
 import type { BuildPage, Ghost } from './buildPage';
 import { useKeptSteps } from './keptSteps';
@@ -58,7 +59,8 @@ export function BuildProvider({
 }: BuildProviderProps) {
   const { revisions, keepRevision } = useRevisions(whole.revisions);
   const revision = revisions.find(({ id }) => id === revisionId)!;
-  const [session] = useState(() => sessionFor(revision, revisions));
+  const mayEdit = useAccess()?.role !== 'viewer';
+  const [session] = useState(() => sessionFor(revision, revisions, mayEdit));
   const state = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const [surfaceId, chooseSurface] = useState<string>();
   const [ghost, setGhost] = useState<Ghost>();

@@ -20,6 +20,8 @@ export interface Waiting {
   revisionId: string;
   letter: string;
   buildId: string;
+  /** The workshop that it was entered in. */
+  workshopId?: string;
   at: string;
   sheet: RunSheet | FailureSheet;
   photos: WaitingPhoto[];
@@ -79,8 +81,8 @@ export const draftFiles = async (revisionId: string): Promise<DraftFiles | undef
 
 /** What the doors of the workshop do with one thing; throws an ApiProblem as they do. */
 export interface Doors {
-  photo(blob: Blob): Promise<string>;
-  track(blob: Blob): Promise<string>;
+  photo(blob: Blob, of: Waiting): Promise<string>;
+  track(blob: Blob, of: Waiting): Promise<string>;
   /** Gives back what the workshop made of it. */
   send(one: Waiting): Promise<unknown>;
 }
@@ -101,7 +103,7 @@ export interface Taken {
 }
 
 /** Answers after which it makes no sense to send the same again. */
-const FINAL: ReadonlySet<number> = new Set([400, 404, 405, 409, 410, 413, 414, 415, 422, 431]);
+const FINAL: ReadonlySet<number> = new Set([400, 403, 404, 405, 409, 410, 413, 414, 415, 422, 431]);
 /** A fault of the server over one thing says nothing of the next. */
 const ITS_OWN_FAULT = 500;
 
@@ -161,16 +163,19 @@ async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<
   let one = waiting;
   for (const photo of waiting.photos) {
     if (photo.hash !== undefined) continue;
-    const hash = await doors.photo(photo.blob);
+    const hash = await doors.photo(photo.blob, waiting);
     one = { ...one, photos: one.photos.map((other) => (other.id === photo.id ? { ...other, hash } : other)) };
     await shelf.keep(one);
   }
   if (one.track && one.kind === 'run') {
     const sheet = one.sheet as RunSheet;
     if (sheet.track)
-      one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
+      one = {
+        ...one,
+        sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track, waiting) } },
+      };
     else if (sheet.report?.log) {
-      const log = { ...sheet.report.log, hash: await doors.track(one.track) };
+      const log = { ...sheet.report.log, hash: await doors.track(one.track, waiting) };
       one = { ...one, sheet: { ...sheet, report: { ...sheet.report, log } } };
     }
   }

@@ -6,11 +6,18 @@ import { BuildSession, type SaveAnswer } from './buildSession';
 import { keepSteps } from './keptSteps';
 
 /** The session of a revision, as its page opens it. */
-export function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord[]): BuildSession {
+export function sessionFor(
+  revision: RevisionRecord,
+  revisions: readonly RevisionRecord[],
+  mayEdit: boolean,
+): BuildSession {
   return new BuildSession({
     document: revision.document,
     version: revision.version,
-    closed: revision.closedAt !== undefined || revisions.some(({ parentId }) => parentId === revision.id),
+    closed:
+      !mayEdit ||
+      revision.closedAt !== undefined ||
+      revisions.some(({ parentId }) => parentId === revision.id),
     send: (version, document) => send(revision.id, version, document),
     keepSteps: (steps) => keepSteps(revision.id, steps),
     later: (run, milliseconds) => {

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { callApi } from '../api';
+import { callApi, workshopOfPage } from '../api';
 import { sayUndoable } from '@/ui/Snackbars';
 import { restored } from './deleting';
 import {
@@ -26,23 +26,28 @@ async function show(): Promise<void> {
   for (const tell of tellers) tell();
 }
 
+/** Names the workshop of an entry, whichever is worked in by now. */
+const within = ({ workshopId }: Waiting): Record<string, string> =>
+  workshopId === undefined ? {} : { 'x-workshop': workshopId };
+
+const sendFile = async (door: string, blob: Blob, of: Waiting): Promise<string> =>
+  (
+    await callApi<{ hash: string }>('POST', door, undefined, {
+      body: blob,
+      headers: { 'content-type': 'application/octet-stream', ...within(of) },
+    })
+  ).hash;
+
 const doors: Doors = {
-  photo: async (blob) =>
-    (
-      await callApi<{ hash: string }>('POST', '/api/photos', undefined, {
-        body: blob,
-        headers: { 'content-type': 'application/octet-stream' },
-      })
-    ).hash,
-  track: async (blob) =>
-    (
-      await callApi<{ hash: string }>('POST', '/api/tracks', undefined, {
-        body: blob,
-        headers: { 'content-type': 'application/octet-stream' },
-      })
-    ).hash,
-  send: ({ kind, revisionId, sheet }) =>
-    callApi('POST', `/api/revisions/${revisionId}/${kind === 'run' ? 'runs' : 'failures'}`, sheet),
+  photo: (blob, of) => sendFile('/api/photos', blob, of),
+  track: (blob, of) => sendFile('/api/tracks', blob, of),
+  send: (one) =>
+    callApi(
+      'POST',
+      `/api/revisions/${one.revisionId}/${one.kind === 'run' ? 'runs' : 'failures'}`,
+      one.sheet,
+      { headers: within(one) },
+    ),
 };
 
 const shelf: Shelf = {
@@ -75,7 +80,8 @@ export function sendNow(): Promise<void> {
 
 /** Keeps something on this device and sends it as soon as there is a connection. */
 export async function enter(one: Waiting): Promise<void> {
-  await keepWaiting(one);
+  const workshopId = one.workshopId ?? workshopOfPage();
+  await keepWaiting({ ...one, ...(workshopId === undefined ? {} : { workshopId }) });
   await show();
   await sending;
   await sendNow();

@@ -2,7 +2,8 @@ import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { BuildFrame } from '@/features/frame/BuildFrame';
 import { packedBuild } from '../../../packedBuild';
-import { shown, visit } from '../../../serverPage';
+import { AccessProvider } from '@/features/session/access';
+import { accessOf, shown, visit } from '../../../serverPage';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,13 +15,17 @@ export default async function RevisionLayout({
   children: ReactNode;
 }) {
   const { id, letter } = await params;
-  const { db, workshopId } = await visit();
-  const { packed, revisions } = await shown(packedBuild(db, workshopId, id));
+  const visitor = await visit();
+  const [{ packed, revisions }, access] = await shown(
+    Promise.all([packedBuild(visitor.db, visitor.workshopId, id), accessOf(visitor)]),
+  );
   const revision = revisions.find((one) => one.letter === letter);
   if (!revision) notFound();
   return (
-    <BuildFrame key={revision.id} revisionId={revision.id} packed={packed}>
-      {children}
-    </BuildFrame>
+    <AccessProvider access={access}>
+      <BuildFrame key={revision.id} revisionId={revision.id} packed={packed}>
+        {children}
+      </BuildFrame>
+    </AccessProvider>
   );
 }

@@ -1,0 +1,118 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { type Member, ROLES, type Role } from '@/core/car/records/roles';
+import { Note } from '@/ui/controls/Note';
+import { Select } from '@/ui/controls/Select';
+import { When } from '@/ui/When';
+import { ROLE_WORDS } from '@/words/labels/roles';
+import { callApi, sentenceOf } from '../api';
+import { useAccess } from '../session/access';
+import { openAnew } from './fields';
+
+/** Who is in the workshop, and what each may do. */
+export function Members({ members }: { members: readonly Member[] }) {
+  const router = useRouter();
+  const { role, person } = useAccess()!;
+  const [problem, setProblem] = useState<string>();
+  const [leaving, setLeaving] = useState<string>();
+  const doing = async (work: () => Promise<unknown>) => {
+    setProblem(undefined);
+    try {
+      await work();
+      router.refresh();
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    } finally {
+      setLeaving(undefined);
+    }
+  };
+  const change = (id: string, to: Role) => doing(() => callApi('PATCH', `/api/members/${id}`, { role: to }));
+  const remove = (id: string) =>
+    doing(async () => {
+      await callApi('DELETE', `/api/members/${id}`);
+      if (id === person?.id) openAnew('/');
+    });
+  return (
+    <>
+      <Typography component="h2" variant="label" sx={{ mt: 2.5 }}>
+        Who is in
+      </Typography>
+      {problem ? (
+        <Note tone="bad" role="alert">
+          {problem}
+        </Note>
+      ) : null}
+      <Table size="small" aria-label="Members" sx={{ maxWidth: 720 }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>name</TableCell>
+            <TableCell>email</TableCell>
+            <TableCell>since</TableCell>
+            <TableCell>role</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {members.map((member) => {
+            const self = member.id === person?.id;
+            return (
+              <TableRow key={member.id}>
+                <TableCell>
+                  {member.name}
+                  {self ? ' (you)' : ''}
+                </TableCell>
+                <TableCell>{member.email}</TableCell>
+                <TableCell>
+                  <When at={member.joinedAt} />
+                </TableCell>
+                <TableCell>
+                  {role === 'owner' ? (
+                    <Select
+                      look="bare"
+                      aria-label={`Role of ${member.name}`}
+                      value={member.role}
+                      onChange={(event) => void change(member.id, event.target.value as Role)}
+                    >
+                      {ROLES.map((one) => (
+                        <option key={one} value={one}>
+                          {ROLE_WORDS[one]}
+                        </option>
+                      ))}
+                    </Select>
+                  ) : (
+                    ROLE_WORDS[member.role]
+                  )}
+                </TableCell>
+                <TableCell>
+                  {leaving === member.id ? (
+                    <>
+                      <Button onClick={() => void remove(member.id)}>
+                        {self ? 'Leave this workshop' : `Send ${member.name} away`}
+                      </Button>
+                      <Button variant="text" onClick={() => setLeaving(undefined)}>
+                        stay
+                      </Button>
+                    </>
+                  ) : self || role === 'owner' ? (
+                    <Button variant="text" onClick={() => setLeaving(member.id)}>
+                      {self ? 'leave' : 'send away'}
+                    </Button>
+                  ) : null}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+    </>
+  );
+}
