@@ -14,8 +14,9 @@ import { PUT as choose } from '@/app/api/workshops/current/route';
 import { POST as importWorkshop } from '@/app/api/workshops/import/route';
 import { database } from '@/db/client';
 import { defaultWorkshop } from '@/db/queries/workshops';
-import { invitations, libraryItems, members, workshops } from '@/db/schema';
+import { builds, invitations, libraryItems, members, workshops } from '@/db/schema';
 import { seedDemo } from '@/db/seed/demo';
+import { buildPageStamp } from '@/db/stamps';
 import { another, Browser, firstOwner, PASSWORD, withAccounts } from './person';
 import { withOwnDatabase } from './workshop';
 
@@ -224,4 +225,15 @@ describe('the archive of a workshop', () => {
     expect((await ada.send(whoAmI)).json.workshops).toEqual([expect.objectContaining({ id: here })]);
     expect(await namesOf(ada)).toContain('marsh-hare');
   }, 60_000);
+});
+
+it('two workshops with the same builds, all rows written at once as by a restore, are told apart', async () => {
+  const db = database();
+  const [one, other] = [await defaultWorkshop(db), 'twin'];
+  await db.transaction(async (tx) => {
+    await tx.insert(workshops).values({ id: other, name: 'Twin' });
+    for (const workshopId of [one, other])
+      await tx.insert(builds).values({ workshopId, id: 'twins', name: workshopId, createdAt: '2026-05-01' });
+  });
+  expect(await buildPageStamp(db, one, 'twins')).not.toBe(await buildPageStamp(db, other, 'twins'));
 });

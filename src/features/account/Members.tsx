@@ -18,6 +18,8 @@ import { callApi, sentenceOf } from '../api';
 import { useAccess } from '../session/access';
 import { openAnew } from './fields';
 
+const AT_A_DESK = { display: { xs: 'none', sm: 'table-cell' } };
+
 /** Who is in the workshop, and what each may do. */
 export function Members({ members }: { members: readonly Member[] }) {
   const router = useRouter();
@@ -55,8 +57,7 @@ export function Members({ members }: { members: readonly Member[] }) {
         <TableHead>
           <TableRow>
             <TableCell>name</TableCell>
-            <TableCell>email</TableCell>
-            <TableCell>since</TableCell>
+            <TableCell sx={AT_A_DESK}>since</TableCell>
             <TableCell>role</TableCell>
             <TableCell />
           </TableRow>
@@ -69,9 +70,11 @@ export function Members({ members }: { members: readonly Member[] }) {
                 <TableCell>
                   {member.name}
                   {self ? ' (you)' : ''}
+                  <Typography component="p" variant="aside" color="textSecondary">
+                    {member.email}
+                  </Typography>
                 </TableCell>
-                <TableCell>{member.email}</TableCell>
-                <TableCell>
+                <TableCell sx={AT_A_DESK}>
                   <When at={member.joinedAt} />
                 </TableCell>
                 <TableCell>
