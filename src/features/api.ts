@@ -1,4 +1,5 @@
 import type { Problem } from '@/core/base/errors';
+import { TAB_HEADER } from '@/core/car/records/live';
 
 /** A refusal by the server, in its own words. */
 export class ApiProblem extends Error implements Problem {
@@ -31,6 +32,9 @@ export const workshopOfPage = (): string | undefined =>
     ? undefined
     : document.querySelector<HTMLMetaElement>('meta[name="workshop"]')?.content;
 
+/** This tab, as others hear of it. */
+export const TAB = newId();
+
 const NO_CONNECTION = 'No connection to the server. What you typed stays here; try again.';
 
 /** Sends JSON or text and gives the answer; throws an ApiProblem with the server's own words. */
@@ -48,6 +52,7 @@ export async function callApi<T>(
     headers: {
       ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       ...(workshop === undefined ? {} : { 'x-workshop': workshop }),
+      ...(method === 'GET' ? {} : { [TAB_HEADER]: TAB }),
       ...options.headers,
     },
   }).catch(() => {

@@ -19,7 +19,8 @@ interface Sent {
   bytes?: Buffer;
   type?: string;
   id?: string;
-  query?: string;
+  /** What follows /api in the address, where it matters. */
+  address?: string;
   headers?: Record<string, string>;
 }
 
@@ -42,11 +43,11 @@ export class Browser {
 
   async ask(
     handler: Handler,
-    { method = 'GET', body, bytes, type = 'application/json', id, query = '', headers = {} }: Sent = {},
+    { method = 'GET', body, bytes, type = 'application/json', id, address = '', headers = {} }: Sent = {},
   ): Promise<Response> {
     const payload = bytes ? new Uint8Array(bytes) : body === undefined ? undefined : JSON.stringify(body);
     const response = await handler(
-      new Request(`http://localhost/api${query}`, {
+      new Request(`http://localhost/api${address}`, {
         method,
         headers: {
           cookie: [...this.jar].map(([name, value]) => `${name}=${value}`).join('; '),

@@ -229,11 +229,12 @@ describe('the archive of a workshop', () => {
 
 it('two workshops with the same builds, all rows written at once as by a restore, are told apart', async () => {
   const db = database();
-  const [one, other] = [await defaultWorkshop(db), 'twin'];
+  const [one, other] = ['one twin', 'other twin'];
   await db.transaction(async (tx) => {
-    await tx.insert(workshops).values({ id: other, name: 'Twin' });
-    for (const workshopId of [one, other])
-      await tx.insert(builds).values({ workshopId, id: 'twins', name: workshopId, createdAt: '2026-05-01' });
+    for (const workshopId of [one, other]) {
+      await tx.insert(workshops).values({ id: workshopId, name: 'Twin' });
+      await tx.insert(builds).values({ workshopId, id: 'twins', name: 'Twins', createdAt: '2026-05-01' });
+    }
   });
   expect(await buildPageStamp(db, one, 'twins')).not.toBe(await buildPageStamp(db, other, 'twins'));
 });

@@ -153,6 +153,46 @@ test('a viewer who follows a link sees the car and changes nothing; made an edit
   await vera.context().close();
 });
 
+test('two people on one build see each other and each other’s edits, and are asked where both said one thing', async ({
+  page,
+  browser,
+}) => {
+  const vera = await elsewhere(browser);
+  for (const [who, email] of [
+    [page, 'ada@cars.example'],
+    [vera, 'vera@cars.example'],
+  ] as const) {
+    await signIn(who, email);
+    await who.getByRole('article', { name: 'Fen Stoat' }).getByRole('link').first().click();
+    await who.waitForURL(/\/A\/brief/);
+  }
+  await expect(page.getByTestId('present')).toHaveText('Vera Moss is here');
+  await expect(vera.getByTestId('present')).toHaveText('Ada Fell is here');
+
+  await field(page, 'Wished speed').fill('45');
+  await expect(field(vera, 'Wished speed')).toHaveValue(/45/);
+  // each changes another field while the other's change is on its way
+  await Promise.all([field(page, 'Run time').fill('20'), field(vera, 'Wished speed').fill('50')]);
+  await expect(field(page, 'Wished speed')).toHaveValue(/50/);
+  await expect(field(vera, 'Run time')).toHaveValue(/20/);
+
+  // without a line she does not hear of it, and both say one thing differently
+  await vera.context().setOffline(true);
+  await field(vera, 'Wished speed').fill('60');
+  await field(page, 'Wished speed').fill('70');
+  await saved(page);
+  await vera.context().setOffline(false);
+  const asked = vera.getByRole('alert', { name: 'Changed in two places' });
+  await asked.getByRole('button', { name: /^Keep 60/ }).click();
+  await saved(vera);
+  // what stands under the fingers stays until they leave it, and is not written again
+  await expect(field(page, 'Wished speed')).toHaveValue(/70/);
+  await field(page, 'Wished speed').press('Tab');
+  await expect(field(page, 'Wished speed')).toHaveValue(/60/);
+  await vera.context().close();
+  await expect(page.getByTestId('present')).toBeHidden();
+});
+
 test('a workshop is deleted once it was exported as it is, and its file opens again', async ({
   page,
   browser,

@@ -36,8 +36,11 @@ export const WORKSHOP_COOKIE = 'badger.workshop';
  *
  * @throws DoorError `signIn` where nobody is signed in, `notFound` in a workshop of others, `homeless` where one has none
  */
-export async function currentWorkshop(headers: Headers, db: Database): Promise<Visitor> {
-  const named = headers.get(WORKSHOP_HEADER);
+export async function currentWorkshop(
+  headers: Headers,
+  db: Database,
+  named = headers.get(WORKSHOP_HEADER),
+): Promise<Visitor> {
   if (!hasAccounts()) {
     const workshopId = await keptDefault(db);
     if (named !== null && named !== workshopId) throw elsewhere();

@@ -3,9 +3,11 @@ import { CalcError } from '@/core/base/errors';
 import { isKeepable } from '@/core/base/schema/keepable';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
+import { TAB_HEADER } from '@/core/car/records/live';
+import { tell } from '@/db/live';
 import { mayAs, type Person, type Role } from '@/core/car/records/roles';
 import { countWrite, uncountWrite } from '@/db/queries/workshops';
-import { currentWorkshop } from '../accounts/currentWorkshop';
+import { currentWorkshop, WORKSHOP_HEADER } from '../accounts/currentWorkshop';
 import { hasAccounts } from '../accounts/mode';
 import { requireSignedIn } from '../accounts/person';
 import { answerToStranger, guarded } from '../guard';
@@ -77,6 +79,8 @@ interface Admitted<V> {
   readonly visit: V;
   readonly counts: string;
   readonly cookies: readonly string[];
+  /** The workshop whose open pages hear of what was written. */
+  readonly tells?: string;
 }
 type Admit<V> = (asked: Asked) => Promise<Admitted<V>>;
 type Handle<V> = (visit: V) => Promise<Response>;
@@ -84,12 +88,25 @@ type Handle<V> = (visit: V) => Promise<Response>;
 const asMember =
   (wanted: (method: string) => Role): Admit<Visit> =>
   async (asked) => {
-    const { cookies, ...visitor } = await currentWorkshop(asked.request.headers, asked.db);
+    const { cookies, ...visitor } = await currentWorkshop(
+      asked.request.headers,
+      asked.db,
+      workshopNamedBy(asked.request),
+    );
     const role = wanted(asked.request.method);
     if (!mayAs(visitor.role, role))
       throw new DoorError('mayNot', MAY_NOT[role], { remedy: 'ask an owner of the workshop' });
-    return { visit: { ...asked, ...visitor }, counts: visitor.workshopId, cookies };
+    return {
+      visit: { ...asked, ...visitor },
+      counts: visitor.workshopId,
+      cookies,
+      tells: visitor.workshopId,
+    };
   };
+
+/** By its header; where a browser sends none, as of a stream of events, by its address. */
+const workshopNamedBy = ({ headers, url }: Request): string | null =>
+  headers.get(WORKSHOP_HEADER) ?? new URL(url).searchParams.get('workshop');
 
 const MAY_NOT: Readonly<Record<Role, string>> = {
   owner: 'Only an owner of the workshop may do that.',
@@ -169,7 +186,7 @@ function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string
           remedy: 'check the address',
         });
       const db = database();
-      const { visit, counts, cookies } = await admit({
+      const { visit, counts, cookies, tells } = await admit({
         request,
         db,
         client,
@@ -182,6 +199,7 @@ function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string
         counted = () => uncountWrite(db, key);
       }
       const answer = await handle(visit);
+      if (tells !== undefined && request.method !== 'GET') tellWritten(db, tells, request);
       for (const cookie of cookies) answer.headers.append('set-cookie', cookie);
       return answer;
     } catch (error) {
@@ -193,6 +211,20 @@ function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string
         : problemOf(tooMany(REFUSALS_A_MINUTE, 'refused requests'), request);
     }
   };
+}
+
+const REVISION = /\/api\/revisions\/([^/]+)$/;
+
+/** Tells the open pages of a workshop; who is not told finds it when the page comes to the front again. */
+function tellWritten(db: Database, workshopId: string, { headers, method, url }: Request): void {
+  const tab = headers.get(TAB_HEADER);
+  const revisionId = method === 'PUT' ? REVISION.exec(new URL(url).pathname)?.[1] : undefined;
+  void tell(db, {
+    what: 'written',
+    workshopId,
+    ...(tab ? { tab } : {}),
+    ...(revisionId === undefined ? {} : { revisionId: decodeURIComponent(revisionId) }),
+  }).catch(() => undefined);
 }
 
 const tooMany = (most: number, what: string) =>

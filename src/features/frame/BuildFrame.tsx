@@ -18,6 +18,7 @@ import { GhostPicker } from './Ghosts';
 import { OfflineReady } from './OfflineReady';
 import { unpackBuild } from '../session/packedBuild';
 import { Preferences } from './Preferences';
+import { Present } from './Present';
 import { SaveMark } from './SaveMark';
 import { segmentPath } from './segments';
 import { Stripe } from './Stripe';
@@ -138,6 +139,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
           </Link>
         </nav>
         <SaveMark state={state} />
+        <Present />
         <span className={frameCss.push} />
         <Button variant="text" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">
           <span className={frameCss.wide}>undo</span>

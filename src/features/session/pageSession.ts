@@ -4,6 +4,7 @@ import type { RevisionRecord } from '@/core/car/records/records';
 import { ApiProblem, callApi, outliving } from '../api';
 import { BuildSession, type SaveAnswer } from './buildSession';
 import { keepSteps } from './keptSteps';
+import { lookAgain } from './useLive';
 
 /** The session of a revision, as its page opens it. */
 export function sessionFor(
@@ -87,11 +88,7 @@ export function useFreshDocument(session: BuildSession, revisionId: string): voi
   useEffect(() => {
     let current = true;
     const look = async () => {
-      if (document.visibilityState !== 'visible') return;
-      const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(
-        () => undefined,
-      );
-      if (current && found) session.adopt(found.version, found.document);
+      if (document.visibilityState === 'visible' && current) await lookAgain(session, revisionId);
     };
     void look();
     document.addEventListener('visibilitychange', look);

@@ -1,0 +1,117 @@
+import { useEffect, useRef, useState } from 'react';
+import { HERE_FOR_MS, type LiveEvent } from '@/core/car/records/live';
+import type { KeptBuild, RevisionRecord } from '@/core/car/records/records';
+import { callApi, TAB, workshopOfPage } from '../api';
+import type { BuildPage } from './buildPage';
+import type { BuildSession } from './buildSession';
+
+/** Who else has a build open. */
+export interface Present {
+  id: string;
+  name: string;
+}
+
+const AGAIN_AFTER_MS = 5000;
+const TOGETHER_MS = 400;
+
+/** Takes over a document that was saved elsewhere; edits that are on their way are joined when they are sent. */
+export async function lookAgain(session: BuildSession, revisionId: string): Promise<void> {
+  const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(() => undefined);
+  if (found) session.adopt(found.version, found.document);
+}
+
+/** Takes over the records that were written elsewhere. */
+async function lookAtRecords(page: BuildPage): Promise<void> {
+  const known = { runs: page.runs, failures: page.failures, prints: page.prints };
+  const found = await callApi<KeptBuild>('GET', `/api/builds/${page.build.id}`).catch(() => undefined);
+  if (!found) return;
+  const gone = (name: keyof typeof known) =>
+    known[name].filter(({ id }) => !found[name].some((one) => one.id === id));
+  for (const { id } of gone('runs')) page.dropRun(id);
+  for (const { id } of gone('failures')) page.dropFailure(id);
+  for (const { id } of gone('prints')) page.dropPrint(id);
+  const isNew = (name: keyof typeof known, record: object) =>
+    !known[name].some((one) => JSON.stringify(one) === JSON.stringify(record));
+  for (const run of found.runs) if (isNew('runs', run)) page.keepRun(run);
+  for (const failure of found.failures) if (isNew('failures', failure)) page.keepFailure(failure);
+  for (const print of found.prints)
+    page.keepPrint(
+      print,
+      found.copies.filter(({ printId }) => printId === print.id),
+    );
+}
+
+/**
+ * Keeps a page as others leave the build: their edits arrive while it is in front.
+ *
+ * @returns the others who have it open
+ */
+export function useLive(page: BuildPage): readonly Present[] {
+  const [present, setPresent] = useState<readonly Present[]>([]);
+  const latest = useRef(page);
+  useEffect(() => {
+    latest.current = page;
+  });
+  const { session, build, revision } = page;
+  useEffect(() => {
+    if (typeof EventSource === 'undefined') return;
+    const tabs = new Map<string, { person: Present; until: number }>();
+    const show = () => {
+      const now = Date.now();
+      for (const [tab, { until }] of tabs) if (until < now) tabs.delete(tab);
+      const others = [...new Map([...tabs.values()].map(({ person }) => [person.id, person])).values()];
+      setPresent((shown) => (JSON.stringify(shown) === JSON.stringify(others) ? shown : others));
+    };
+    let records: ReturnType<typeof setTimeout> | undefined;
+    const take = (event: LiveEvent | 'look') => {
+      if (event === 'look') return void lookAgain(session, revision.id);
+      if (event.what === 'written') {
+        if (event.tab === TAB) return;
+        if (event.revisionId !== undefined) {
+          if (event.revisionId === revision.id) void lookAgain(session, revision.id);
+          return;
+        }
+        clearTimeout(records);
+        records = setTimeout(() => void lookAtRecords(latest.current), TOGETHER_MS);
+        return;
+      }
+      if (event.tab === TAB || !event.person) return;
+      if (event.what === 'gone') tabs.delete(event.tab);
+      else tabs.set(event.tab, { person: event.person, until: Date.now() + HERE_FOR_MS });
+      show();
+    };
+    let source: EventSource | undefined;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const close = () => {
+      clearTimeout(again);
+      source?.close();
+      source = undefined;
+    };
+    // a browser keeps few connections to one server: only the page in front has one
+    const open = () => {
+      close();
+      if (document.visibilityState !== 'visible') return;
+      const workshop = workshopOfPage();
+      const query = new URLSearchParams({ tab: TAB, ...(workshop === undefined ? {} : { workshop }) });
+      source = new EventSource(`/api/builds/${build.id}/live?${query.toString()}`);
+      source.onmessage = ({ data }) => take(JSON.parse(String(data)) as LiveEvent | 'look');
+      source.onerror = () => {
+        if (source?.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_AFTER_MS);
+      };
+    };
+    open();
+    const pruned = setInterval(show, HERE_FOR_MS / 3);
+    const back = () => {
+      open();
+      if (document.visibilityState === 'visible') void lookAtRecords(latest.current);
+    };
+    document.addEventListener('visibilitychange', back);
+    return () => {
+      close();
+      clearTimeout(records);
+      clearInterval(pruned);
+      document.removeEventListener('visibilitychange', back);
+    };
+  }, [session, build.id, revision.id]);
+  return present;
+}
