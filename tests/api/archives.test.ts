@@ -169,7 +169,7 @@ describe('a build that is too large for one text', () => {
     const cut = await bring(archive.subarray(0, archive.length / 2), 'replace');
     expect(cut).toMatchObject({
       status: 400,
-      json: { error: { code: 'malformed', remedy: 'export the build again' } },
+      json: { error: { code: 'malformed', remedy: 'export it again' } },
     });
     expect(await bring(Buffer.from('no archive at all'))).toMatchObject({ status: 400 });
     expect(await bring(await zipped({ 'other.json': Buffer.from('{}') }))).toMatchObject({

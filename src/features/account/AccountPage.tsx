@@ -9,6 +9,7 @@ import type { Person, WorkshopOfPerson } from '@/core/car/records/roles';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import { Row } from '@/ui/layout/Row';
 import { ROLE_WORDS } from '@/words/labels/roles';
 import { counted } from '@/words/lists';
@@ -57,11 +58,7 @@ export function AccountPage({ person, workshops, current }: AccountPageProps) {
       <Typography component="p" color="textSecondary" sx={{ mt: 0.5 }}>
         {person.email}
       </Typography>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {waiting.length > 0 ? (
         <Note sx={{ mt: 1.5, maxWidth: 720 }}>
           {counted(waiting.length, 'entry', 'entries')} of the field {waiting.length === 1 ? 'waits' : 'wait'}{' '}

@@ -4,34 +4,25 @@ import Button from '@mui/material/Button';
 import List from '@mui/material/List';
 import ListItem from '@mui/material/ListItem';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type Invitation, ROLES, type Role } from '@/core/car/records/roles';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import { Select } from '@/ui/controls/Select';
 import { TextInput } from '@/ui/controls/TextInput';
 import { Row } from '@/ui/layout/Row';
 import { When } from '@/ui/When';
 import { ROLE_MAY, ROLE_WORDS } from '@/words/labels/roles';
-import { callApi, sentenceOf } from '../api';
+import { callApi } from '../api';
+import { useActs } from './useActs';
 
 /** Links by which more may join. */
 export function Invitations({ open }: { open: readonly Invitation[] }) {
-  const router = useRouter();
+  const { problem, act } = useActs();
   const [role, setRole] = useState<Role>('editor');
   const [link, setLink] = useState<string>();
-  const [problem, setProblem] = useState<string>();
-  const doing = async (work: () => Promise<unknown>) => {
-    setProblem(undefined);
-    try {
-      await work();
-      router.refresh();
-    } catch (error) {
-      setProblem(sentenceOf(error));
-    }
-  };
   const invite = () =>
-    doing(async () => {
+    act(async () => {
       const { token } = await callApi<{ token: string }>('POST', '/api/invitations', { role });
       setLink(`${window.location.origin}/join#${token}`);
     });
@@ -77,11 +68,7 @@ export function Invitations({ open }: { open: readonly Invitation[] }) {
           </Row>
         </Note>
       ) : null}
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {open.length > 0 ? (
         <List dense aria-label="Open invitations">
           {open.map(({ id, role: asked, invitedBy, expiresAt }) => (
@@ -94,7 +81,7 @@ export function Invitations({ open }: { open: readonly Invitation[] }) {
               </span>
               <Button
                 variant="text"
-                onClick={() => void doing(() => callApi('DELETE', `/api/invitations/${id}`))}
+                onClick={() => void act(() => callApi('DELETE', `/api/invitations/${id}`))}
               >
                 take back
               </Button>

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Role } from '@/core/car/records/roles';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import { ROLE_MAY, ROLE_WORDS } from '@/words/labels/roles';
 import { callApi, sentenceOf } from '../api';
 import { AccountForm } from './AccountForm';
@@ -55,11 +56,7 @@ export function Join({ email }: JoinProps) {
       {token === '' ? (
         <Note>This address has letters behind a #: open the whole of the link that you were sent.</Note>
       ) : null}
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {found ? (
         <>
           <Typography component="p" sx={{ mt: 1 }}>

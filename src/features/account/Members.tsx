@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -7,36 +8,24 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type Member, ROLES, type Role } from '@/core/car/records/roles';
-import { Note } from '@/ui/controls/Note';
 import { Select } from '@/ui/controls/Select';
 import { When } from '@/ui/When';
 import { ROLE_WORDS } from '@/words/labels/roles';
-import { callApi, sentenceOf } from '../api';
+import { callApi } from '../api';
 import { useAccess } from '../session/access';
 import { openAnew } from './fields';
+import { useActs } from './useActs';
 
 const AT_A_DESK = { display: { xs: 'none', sm: 'table-cell' } };
 
 /** Who is in the workshop, and what each may do. */
 export function Members({ members }: { members: readonly Member[] }) {
-  const router = useRouter();
+  const { problem, act } = useActs();
   const { role, person } = useAccess()!;
-  const [problem, setProblem] = useState<string>();
   const [leaving, setLeaving] = useState<string>();
-  const doing = async (work: () => Promise<unknown>) => {
-    setProblem(undefined);
-    try {
-      await work();
-      router.refresh();
-    } catch (error) {
-      setProblem(sentenceOf(error));
-    } finally {
-      setLeaving(undefined);
-    }
-  };
+  const doing = (work: () => Promise<unknown>) => act(work).finally(() => setLeaving(undefined));
   const change = (id: string, to: Role) => doing(() => callApi('PATCH', `/api/members/${id}`, { role: to }));
   const remove = (id: string) =>
     doing(async () => {
@@ -48,11 +37,7 @@ export function Members({ members }: { members: readonly Member[] }) {
       <Typography component="h2" variant="label" sx={{ mt: 2.5 }}>
         Who is in
       </Typography>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Table size="small" aria-label="Members" sx={{ maxWidth: 720 }}>
         <TableHead>
           <TableRow>

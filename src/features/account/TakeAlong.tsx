@@ -1,9 +1,9 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Note } from '@/ui/controls/Note';
 import { Row } from '@/ui/layout/Row';
 import { ApiProblem, sentenceOf } from '../api';
 
@@ -66,11 +66,7 @@ export function TakeAlong({ exported, onExport }: TakeAlongProps) {
               : 'one file: every build with its runs, prints, photographs and tracks, the library and the settings'}
         </Typography>
       </Row>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
     </>
   );
 }

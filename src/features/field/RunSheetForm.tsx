@@ -6,6 +6,7 @@ import { Row } from '@/ui/layout/Row';
 import Typography from '@mui/material/Typography';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import { Fold } from '@/ui/controls/Fold';
 import { TextArea } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
@@ -254,11 +255,7 @@ export function RunSheetForm({
       </Fold>
       <OnTheCar chosen={sheet.copies} onChange={(chosen) => set({ copies: chosen })} />
       <Photos photos={photos} onChange={(next) => onFiles({ photos: next })} />
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Row sx={{ mt: 1.25 }}>
         <Button
           variant="contained"

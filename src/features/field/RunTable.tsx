@@ -1,7 +1,7 @@
+import { Problem } from '@/ui/controls/Problem';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
-import { Note } from '@/ui/controls/Note';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useMemo, useState } from 'react';
@@ -54,11 +54,7 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
       <Typography variant="label" sx={{ mt: 2 }}>
         Runs of this revision
       </Typography>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <LongTable
         label="Runs of this revision"
         testId="runs"

@@ -1,8 +1,8 @@
+import { Problem } from '@/ui/controls/Problem';
 import photosCss from '@/features/fields/photos.module.css';
 import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { FileButton } from '@/ui/controls/FileButton';
-import { Note } from '@/ui/controls/Note';
 import { useEffect, useMemo, useState } from 'react';
 import { newId } from '../api';
 import type { WaitingPhoto } from '../session/outbox';
@@ -61,11 +61,7 @@ export function Photos({
           Add a photograph
         </FileButton>
       </Row>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {photos.length > 0 ? (
         <div className={photosCss.photos}>
           {photos.map(({ id }, at) => (

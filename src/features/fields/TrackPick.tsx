@@ -1,8 +1,8 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import { useId, useState } from 'react';
 import { FileButton } from '@/ui/controls/FileButton';
-import { Note } from '@/ui/controls/Note';
 import { Select } from '@/ui/controls/Select';
 import fieldsCss from '@/ui/fields.module.css';
 import { useReader } from '@/ui/reader';
@@ -88,11 +88,7 @@ export function TrackPick({
           </FileButton>
         </div>
       )}
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
     </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import List from '@mui/material/List';
@@ -8,7 +9,6 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DeletedThing } from '@/core/car/records/deleted';
 import { Fold } from '@/ui/controls/Fold';
-import { Note } from '@/ui/controls/Note';
 import { When } from '@/ui/When';
 import { deletedWords } from '@/words/deletedWords';
 import { callApi, sentenceOf } from '../api';
@@ -29,11 +29,7 @@ export function Deleted({ things }: { things: readonly DeletedThing[] }) {
   };
   return (
     <Fold title={`Deleted in the last 30 days (${things.length})`} sx={{ mt: 24 }}>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <List dense aria-label="Deleted">
         {things.map((thing) => (
           <ListItem key={`${thing.kind}-${thing.id}`} disableGutters>

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Row } from '@/ui/layout/Row';
 import Box from '@mui/material/Box';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import Button from '@mui/material/Button';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Fold } from '@/ui/controls/Fold';
@@ -98,11 +99,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
       >
         {saving > 0 ? 'saving' : 'saved'}
       </Typography>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {(ledger.rounds ?? []).map((round, at) => (
         <Typography color="textSecondary" key={at}>
           Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
@@ -8,7 +9,6 @@ import { LIBRARY_KIND_RECORDS, type LibraryItem, type LibraryKind } from '@/core
 import type { LongColumn } from '@/ui/longTable/column';
 import { LongTable } from '@/ui/longTable/LongTable';
 import { IconAct } from '@/ui/controls/IconAct';
-import { Note } from '@/ui/controls/Note';
 import { LIBRARY_WORDS } from '@/words/library/library';
 import { newId, sentenceOf } from '../api';
 import { deleteUndoably } from '../session/deleting';
@@ -77,11 +77,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
           Add a {LIBRARY_WORDS[kind].one}
         </Button>
       </Ask>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {editing ? (
         <ItemForm
           key={editing.item.id}

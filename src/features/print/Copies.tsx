@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { Row } from '@/ui/layout/Row';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
 import { useState } from 'react';
@@ -106,11 +107,7 @@ export function Copies() {
       }
       sx={{ mt: 1.5 }}
     >
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <LongTable
         label="Printed copies"
         testId="copies"

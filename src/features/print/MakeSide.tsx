@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import { Page } from '@/ui/layout/Page';
 import clsx from 'clsx';
 import figuresCss from '@/ui/Figure.module.css';
@@ -10,7 +11,6 @@ import { FileButton } from '@/ui/controls/FileButton';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
-import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useMemo, useState } from 'react';
 import { CalcError } from '@/core/base/errors';
 import type { ListEntry } from '@/core/car/document/print';
@@ -176,11 +176,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
               </FileButton>
             )}
           </Row>
-          {problem ? (
-            <Note tone="bad" role="alert">
-              {problem}
-            </Note>
-          ) : null}
+          <Problem>{problem}</Problem>
         </Group>
         <SparesToCarry lines={lines} />
       </Bench>

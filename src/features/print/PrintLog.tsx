@@ -1,6 +1,6 @@
+import { Problem } from '@/ui/controls/Problem';
 import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
-import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import type { Versioned } from '@/core/car/records/records';
@@ -71,11 +71,7 @@ export function PrintLog() {
       <Typography variant="label" sx={{ mt: 2.25 }}>
         <span>Queue and log of prints</span>
       </Typography>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       <LongTable
         label="Queue and log of prints"
         testId="print-log"

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import { useSearchParams } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -184,11 +185,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
             Times are estimated; your first finished print corrects them.
           </Typography>
         ) : null}
-        {problem ? (
-          <Note tone="bad" role="alert">
-            {problem}
-          </Note>
-        ) : null}
+        <Problem>{problem}</Problem>
         <Charts>
           {plates.map((plate, index) => (
             <PlateCard

@@ -1,5 +1,5 @@
+import { Problem } from '@/ui/controls/Problem';
 import { FileDrop } from '@/ui/controls/FileDrop';
-import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import type { KeptLog } from '@/core/car/records/benchReport';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -39,11 +39,7 @@ export function LogDrop({ log, onLog }: { log: KeptLog | undefined; onLog(log: K
         recorder
       </FileDrop>
       <RecordLog onFile={(file) => void take(file)} />
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {log ? (
         <p data-testid="log-read">
           {formatNumber(log.rows, reader.locale, 6)} rows over {formatText(log.durationS, 'timeS', reader, 3)}

@@ -1,6 +1,6 @@
+import { Problem } from '@/ui/controls/Problem';
 import Typography from '@mui/material/Typography';
 import { FileDrop } from '@/ui/controls/FileDrop';
-import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import type { KeptTrack } from '@/core/car/records/report';
 import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
@@ -54,11 +54,7 @@ export function TrackDrop({
       >
         {track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon
       </FileDrop>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {track ? (
         <p data-testid="track-read">
           {track.topSpeedMps === undefined ? (

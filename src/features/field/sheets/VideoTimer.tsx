@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
@@ -77,11 +78,7 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
           it stays on this device
         </Typography>
       </Row>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {url ? (
         <>
           <video

@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import { Page } from '@/ui/layout/Page';
 import { Row } from '@/ui/layout/Row';
 import clsx from 'clsx';
@@ -8,7 +9,6 @@ import figuresCss from '@/ui/Figure.module.css';
 import Typography from '@mui/material/Typography';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
-import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -163,11 +163,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
             </>
           )}
         </Typography>
-        {problem ? (
-          <Note tone="bad" role="alert">
-            {problem}
-          </Note>
-        ) : null}
+        <Problem>{problem}</Problem>
         {drawn.length > 0 ? (
           <Charts>
             <TrackPicture tracks={drawn} />

@@ -2,6 +2,7 @@
 
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
+import { Problem } from '@/ui/controls/Problem';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Part, PartBox, PartPull } from '@/core/car/parts/parts';
@@ -64,11 +65,7 @@ export function MeshSide({ part }: { part: Part }) {
   };
   return (
     <Apart>
-      {problem ? (
-        <Note tone="bad" role="alert">
-          {problem}
-        </Note>
-      ) : null}
+      <Problem>{problem}</Problem>
       {seen ? (
         <Typography variant="note" color="textSecondary" data-testid="mesh-facts">
           {mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles,{' '}

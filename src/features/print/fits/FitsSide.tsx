@@ -1,5 +1,6 @@
 'use client';
 
+import { Problem } from '@/ui/controls/Problem';
 import { Page } from '@/ui/layout/Page';
 import fieldsCss from '@/ui/fields.module.css';
 import Typography from '@mui/material/Typography';
@@ -7,7 +8,6 @@ import { Row } from '@/ui/layout/Row';
 import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
-import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useState } from 'react';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem } from '@/core/car/library/kinds';
@@ -137,11 +137,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
         <Typography variant="answer" data-testid="fits-answer">
           <Answer coupon={coupon?.data} joints={drawn.length} corrected={corrected} />
         </Typography>
-        {problem ? (
-          <Note tone="bad" role="alert">
-            {problem}
-          </Note>
-        ) : null}
+        <Problem>{problem}</Problem>
         {drawn.length > 0 ? (
           <DrawnSizes drawn={drawn} document={document} />
         ) : (
