@@ -71,7 +71,7 @@ async function listening(who: Browser, tab: string) {
   };
 }
 
-const saved = (event: LiveEvent) => event.what === 'written' && event.revisionId === 'fen-stoat-a';
+const saved = (event: LiveEvent) => event.what === 'written' && event.path === '/api/revisions/fen-stoat-a';
 
 it('who has a build open hears who else does and what is saved, and nothing of another workshop', async () => {
   const first = await listening(ada!, 'desk');
@@ -92,7 +92,7 @@ it('who has a build open hears who else does and what is saved, and nothing of a
   });
   await second.until((event) => saved(event) && event.what === 'written' && event.tab === 'desk');
   await vera!.send(saveSettings, { method: 'PUT', body: { printAheadMinutes: 90 } });
-  await first.until((event) => event.what === 'written' && event.revisionId === undefined);
+  await first.until((event) => event.what === 'written' && event.path === '/api');
 
   await second.close();
   await first.until((event) => event.what === 'gone' && event.tab === 'phone');

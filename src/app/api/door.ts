@@ -213,18 +213,13 @@ function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string
   };
 }
 
-const REVISION = /\/api\/revisions\/([^/]+)$/;
-
 /** Tells the open pages of a workshop; who is not told finds it when the page comes to the front again. */
 function tellWritten(db: Database, workshopId: string, { headers, method, url }: Request): void {
   const tab = headers.get(TAB_HEADER);
-  const revisionId = method === 'PUT' ? REVISION.exec(new URL(url).pathname)?.[1] : undefined;
-  void tell(db, {
-    what: 'written',
-    workshopId,
-    ...(tab ? { tab } : {}),
-    ...(revisionId === undefined ? {} : { revisionId: decodeURIComponent(revisionId) }),
-  }).catch(() => undefined);
+  const { pathname: path } = new URL(url);
+  void tell(db, { what: 'written', workshopId, ...(tab ? { tab } : {}), method, path }).catch(
+    () => undefined,
+  );
 }
 
 const tooMany = (most: number, what: string) =>

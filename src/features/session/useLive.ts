@@ -34,11 +34,41 @@ async function lookAtRecords(page: BuildPage): Promise<void> {
     !known[name].some((one) => JSON.stringify(one) === JSON.stringify(record));
   for (const run of found.runs) if (isNew('runs', run)) page.keepRun(run);
   for (const failure of found.failures) if (isNew('failures', failure)) page.keepFailure(failure);
-  for (const print of found.prints)
-    page.keepPrint(
-      print,
-      found.copies.filter(({ printId }) => printId === print.id),
-    );
+  const copiesOf = (all: KeptBuild['copies'], id: string) => all.filter(({ printId }) => printId === id);
+  for (const print of found.prints) {
+    const copies = copiesOf(found.copies, print.id);
+    const areNew = JSON.stringify(copiesOf(page.copies, print.id)) !== JSON.stringify(copies);
+    if (areNew || isNew('prints', print)) page.keepPrint(print, copies);
+  }
+}
+
+const OF_REVISION = /^\/api\/revisions\/([^/]+)(\/\w+)?$/;
+const OF_RECORD = /^\/api\/(?:runs|failures|prints|copies)\/([^/]+)(\/restore)?$/;
+
+/** What of a page another has written; nothing where it is of another build, or not of builds at all. */
+export function touchedBy(
+  { method, path }: { method: string; path: string },
+  { revision, revisions, runs, failures, prints, copies }: Touchable,
+): 'document' | 'records' | undefined {
+  const [, revisionId, inside] = OF_REVISION.exec(path) ?? [];
+  if (revisionId !== undefined) {
+    if (inside === undefined) return method === 'PUT' && revisionId === revision.id ? 'document' : undefined;
+    return revisions.some(({ id }) => id === revisionId) ? 'records' : undefined;
+  }
+  const [, recordId, restored] = OF_RECORD.exec(path) ?? [];
+  if (recordId === undefined) return undefined;
+  const isKnown = [runs, failures, prints, copies].some((all) => all.some(({ id }) => id === recordId));
+  return isKnown || restored !== undefined ? 'records' : undefined;
+}
+
+type Named = readonly { id: string }[];
+interface Touchable {
+  revision: { id: string };
+  revisions: Named;
+  runs: Named;
+  failures: Named;
+  prints: Named;
+  copies: Named;
 }
 
 /**
@@ -67,10 +97,9 @@ export function useLive(page: BuildPage): readonly Present[] {
       if (event === 'look') return void lookAgain(session, revision.id);
       if (event.what === 'written') {
         if (event.tab === TAB) return;
-        if (event.revisionId !== undefined) {
-          if (event.revisionId === revision.id) void lookAgain(session, revision.id);
-          return;
-        }
+        const touched = touchedBy(event, latest.current);
+        if (touched === 'document') return void lookAgain(session, revision.id);
+        if (touched === undefined) return;
         clearTimeout(records);
         records = setTimeout(() => void lookAtRecords(latest.current), TOGETHER_MS);
         return;

@@ -6,8 +6,9 @@ export type LiveEvent =
       workshopId: string;
       /** The tab that wrote it, where it said so. */
       tab?: string;
-      /** The revision whose document was saved; absent where it was anything else. */
-      revisionId?: string;
+      /** The door that it was written through. */
+      method: string;
+      path: string;
     }
   | {
       /** A page of a build is open, or no more. */
