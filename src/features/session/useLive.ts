@@ -20,7 +20,7 @@ export async function lookAgain(session: BuildSession, revisionId: string): Prom
   if (found) session.adopt(found.version, found.document);
 }
 
-/** Takes over the records that were written elsewhere. */
+/** Takes in the records that others added, and leaves out those that they deleted. */
 async function lookAtRecords(page: BuildPage): Promise<void> {
   const known = { runs: page.runs, failures: page.failures, prints: page.prints };
   const found = await callApi<KeptBuild>('GET', `/api/builds/${page.build.id}`).catch(() => undefined);
@@ -30,16 +30,16 @@ async function lookAtRecords(page: BuildPage): Promise<void> {
   for (const { id } of gone('runs')) page.dropRun(id);
   for (const { id } of gone('failures')) page.dropFailure(id);
   for (const { id } of gone('prints')) page.dropPrint(id);
-  const isNew = (name: keyof typeof known, record: object) =>
-    !known[name].some((one) => JSON.stringify(one) === JSON.stringify(record));
-  for (const run of found.runs) if (isNew('runs', run)) page.keepRun(run);
-  for (const failure of found.failures) if (isNew('failures', failure)) page.keepFailure(failure);
-  const copiesOf = (all: KeptBuild['copies'], id: string) => all.filter(({ printId }) => printId === id);
-  for (const print of found.prints) {
-    const copies = copiesOf(found.copies, print.id);
-    const areNew = JSON.stringify(copiesOf(page.copies, print.id)) !== JSON.stringify(copies);
-    if (areNew || isNew('prints', print)) page.keepPrint(print, copies);
-  }
+  // what is known is left as it is: it may be under the fingers, and a change to it is joined when it is sent
+  const isNew = (name: keyof typeof known, id: string) => !known[name].some((one) => one.id === id);
+  for (const run of found.runs) if (isNew('runs', run.id)) page.keepRun(run);
+  for (const failure of found.failures) if (isNew('failures', failure.id)) page.keepFailure(failure);
+  for (const print of found.prints)
+    if (isNew('prints', print.id))
+      page.keepPrint(
+        print,
+        found.copies.filter(({ printId }) => printId === print.id),
+      );
 }
 
 const OF_REVISION = /^\/api\/revisions\/([^/]+)(\/\w+)?$/;
