@@ -48,7 +48,7 @@ const sent = (base: string, path: string, method: string, headers: Record<string
 
 /** What takes files is not known at all by the ways that it does not go. */
 const takesFiles = (path: string, method: string) =>
-  method !== 'POST' && /^\/api\/(tracks|photos|meshes|builds\/import)$/.test(path);
+  method !== 'POST' && /^\/api\/(tracks|photos|meshes|builds\/import|workshops\/import)$/.test(path);
 
 test('no route answers a page of another site, nor a foreign name for this machine', async ({ baseURL }) => {
   const { host } = new URL(baseURL!);
