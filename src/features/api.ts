@@ -44,6 +44,16 @@ export async function callApi<T>(
   body?: unknown,
   options: SentWith = {},
 ): Promise<T> {
+  return jsonOf(await askApi(method, path, body, options)) as Promise<T>;
+}
+
+/** The same where the answer is a file. */
+export async function askApi(
+  method: string,
+  path: string,
+  body?: unknown,
+  options: SentWith = {},
+): Promise<Response> {
   const workshop = workshopOfPage();
   const response = await fetch(path, {
     method,
@@ -58,9 +68,9 @@ export async function callApi<T>(
   }).catch(() => {
     throw new ApiProblem(0, 'unreachable', { message: NO_CONNECTION }, undefined);
   });
-  const answer = (await response.json().catch(() => undefined)) as
+  if (response.ok) return response;
+  const answer = (await jsonOf(response)) as
     { error?: Partial<Problem> & { code?: string; message?: string } } | undefined;
-  if (response.ok) return answer as T;
   throw new ApiProblem(
     response.status,
     answer?.error?.code ?? 'internal',
@@ -68,6 +78,8 @@ export async function callApi<T>(
     answer,
   );
 }
+
+const jsonOf = (response: Response): Promise<unknown> => response.json().catch(() => undefined);
 
 const OUTLIVING_BYTES = 60_000;
 

@@ -252,3 +252,34 @@ it('one of another workshop finds nothing of this one, by its name or by the nam
   expect(byId.filter(({ status, text }) => status !== 404 && !isEmpty(text))).toEqual([]);
   expect(await everything()).toEqual(before);
 }, 60_000);
+
+/** What is no honest body of any door, and what is one with something wrong in it. */
+const HOSTILE: unknown[] = [
+  null,
+  [],
+  'text',
+  { token: 'a\u0000b', code: '\ud800', email: 'a@b.c\u0000', password: '\u0000' },
+  { email: ["a'; drop table people; --"], password: {}, name: 7, role: 'king' },
+  {
+    email: 'ada@cars.example',
+    password: 'x'.repeat(1_000_000),
+    name: 'x'.repeat(100_000),
+    next: 'x'.repeat(200),
+  },
+  { id: '__proto__', name: '\u202e', token: 'x'.repeat(5000), exported: '' },
+];
+
+it('the doors of accounts answer hostile bodies in words, none with a fault of its own', async () => {
+  const faults: unknown[] = [];
+  for (const [name, [lets]] of Object.entries(table)) {
+    if (lets === 'viewer' || lets === 'editor' || name === 'GET health' || ends(name)) continue;
+    for (const body of HOSTILE) {
+      const [method = ''] = name.split(' ');
+      if (method === 'GET') continue;
+      const { status, json } = await ada.send(doors.get(name)!, { method, id: "'; --", body });
+      if (status >= 500 || (status >= 400 && !json.error?.message)) faults.push({ name, body, status, json });
+      await database().delete(rateLimits);
+    }
+  }
+  expect(faults).toEqual([]);
+}, 60_000);

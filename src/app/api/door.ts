@@ -100,7 +100,8 @@ const asMember =
       visit: { ...asked, ...visitor },
       counts: visitor.workshopId,
       cookies,
-      tells: visitor.workshopId,
+      // what one who looks may send changes nothing
+      ...(role === 'viewer' ? {} : { tells: visitor.workshopId }),
     };
   };
 

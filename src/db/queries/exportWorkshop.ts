@@ -37,9 +37,7 @@ export const exportWorkshop = (
         .select({ name: workshops.name, settings: workshops.settings })
         .from(workshops)
         .where(eq(workshops.id, workshopId));
-      const builds = (await listBuilds(tx, workshopId)).sort((a, b) =>
-        FILE_ORDER.failures({ ...a, occurredAt: a.createdAt }, { ...b, occurredAt: b.createdAt }),
-      );
+      const builds = (await listBuilds(tx, workshopId)).sort(FILE_ORDER.builds);
       const files = new Map<string, NamedFile>();
       for (const [at, { id }] of builds.entries()) {
         const build = await exportedIn(tx, workshopId, id);

@@ -5,18 +5,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Row } from '@/ui/layout/Row';
-import { ApiProblem, sentenceOf } from '../api';
+import { askApi, sentenceOf } from '../api';
 
 /** Fetches the archive and lays it among the downloads. @returns the stamp of what it holds */
 async function download(): Promise<string> {
-  const response = await fetch('/api/workshop/file');
-  if (!response.ok)
-    throw new ApiProblem(
-      response.status,
-      'export',
-      { message: 'The workshop could not be exported.' },
-      undefined,
-    );
+  const response = await askApi('GET', '/api/workshop/file');
   const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1];
   const link = document.createElement('a');
   const url = URL.createObjectURL(await response.blob());

@@ -4,7 +4,6 @@ import type { RevisionRecord } from '@/core/car/records/records';
 import { ApiProblem, callApi, outliving } from '../api';
 import { BuildSession, type SaveAnswer } from './buildSession';
 import { keepSteps } from './keptSteps';
-import { lookAgain } from './useLive';
 
 /** The session of a revision, as its page opens it. */
 export function sessionFor(
@@ -81,6 +80,12 @@ export function useWarning(session: BuildSession): void {
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
   }, [session]);
+}
+
+/** Takes over a document that was saved elsewhere; edits that are on their way are joined when they are sent. */
+export async function lookAgain(session: BuildSession, revisionId: string): Promise<void> {
+  const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(() => undefined);
+  if (found) session.adopt(found.version, found.document);
 }
 
 /** Takes over what another tab or an earlier visit saved, when this page opens or comes back to the front. */

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { HERE_FOR_MS, type LiveEvent } from '@/core/car/records/live';
-import type { KeptBuild, RevisionRecord } from '@/core/car/records/records';
+import type { KeptBuild } from '@/core/car/records/records';
 import { callApi, TAB, workshopOfPage } from '../api';
 import type { BuildPage } from './buildPage';
-import type { BuildSession } from './buildSession';
+import { lookAgain } from './pageSession';
 
 /** Who else has a build open. */
 export interface Present {
@@ -13,12 +13,6 @@ export interface Present {
 
 const AGAIN_AFTER_MS = 5000;
 const TOGETHER_MS = 400;
-
-/** Takes over a document that was saved elsewhere; edits that are on their way are joined when they are sent. */
-export async function lookAgain(session: BuildSession, revisionId: string): Promise<void> {
-  const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(() => undefined);
-  if (found) session.adopt(found.version, found.document);
-}
 
 /** Takes in the records that others added, and leaves out those that they deleted. */
 async function lookAtRecords(page: BuildPage): Promise<void> {

@@ -55,6 +55,8 @@ export function byLetter(a: string, b: string): number {
 
 /** Records come by their date and id, so that the same build gives the same bytes. */
 export const FILE_ORDER = {
+  builds: (a: { createdAt: string; id: string }, b: { createdAt: string; id: string }) =>
+    compare(a.createdAt, b.createdAt) || compare(a.id, b.id),
   revisions: (a: { letter: string }, b: { letter: string }) => byLetter(a.letter, b.letter),
   runs: (a: { ranAt: string; id: string }, b: { ranAt: string; id: string }) =>
     compare(a.ranAt, b.ranAt) || compare(a.id, b.id),
