@@ -1,4 +1,4 @@
-import { BACKUPS, backUp, listOf, restore } from './lib/backup.mjs';
+import { BACKUPS, backUp, listOf, requireFile, restore } from './lib/backup.mjs';
 import { withDatabase } from './lib/installation.mjs';
 import { runMain, Sentence } from './lib/say.mjs';
 import { prepareDatabase } from './lib/serve.mjs';
@@ -7,6 +7,7 @@ import { prepareDatabase } from './lib/serve.mjs';
 runMain(async () => {
   const [path] = process.argv.slice(2);
   if (!path) throw new Sentence(`Say which: npm run restore -- FILE. ${listOf(BACKUPS)}`);
+  requireFile(path);
   await withDatabase(async (url) => {
     console.log(`What stands there now is kept in ${backUp(url)}.`);
     await restore(url, path);

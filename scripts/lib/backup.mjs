@@ -56,8 +56,7 @@ export function backUp(url, folder = BACKUPS, at = new Date()) {
  * @throws Sentence where the file is none, or others are at the database
  */
 export async function restore(url, path) {
-  if (!existsSync(path) || !statSync(path).isFile())
-    throw new Sentence(`There is no file ${path}. ${listOf(BACKUPS)}`);
+  requireFile(path);
   const others = await othersAt(url);
   if (others > 0)
     throw new Sentence(
@@ -71,6 +70,12 @@ export async function restore(url, path) {
     '--exit-on-error',
     resolve(path),
   ]);
+}
+
+/** @throws Sentence where there is no such file */
+export function requireFile(path) {
+  if (!existsSync(path) || !statSync(path).isFile())
+    throw new Sentence(`There is no file ${path}. ${listOf(BACKUPS)}`);
 }
 
 export function listOf(folder) {
