@@ -129,6 +129,19 @@ const SHOTS = [
     },
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
+  {
+    name: 'shared-build',
+    path: '/builds/marsh-hare/share',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Make a link' }).click();
+      const link = await page.getByRole('textbox', { name: /^Send this link/ }).inputValue();
+      await page.getByRole('button', { name: 'take back' }).last().waitFor();
+      await page.goto(new URL(link).pathname);
+      await page.waitForURL(/\/D\/brief/);
+      await page.goto(page.url().replace('/brief', '/drive'));
+    },
+  },
   // of the real installation, where ACCOUNTS_URL says where one runs
   { name: 'sign-in', base: process.env.ACCOUNTS_URL, path: '/sign-in', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },

@@ -1,6 +1,6 @@
 import { type NextRequest, NextResponse } from 'next/server';
 import { isWellFormed } from './app/addresses';
-import { answerToStranger, guarded } from './app/guard';
+import { answerToStranger, guarded, isShared, unlisted } from './app/guard';
 import { DATA_POLICY, pagePolicy, WORKER_POLICY } from './app/policy';
 import { isPageRequest, silencePage } from './app/silence';
 import { databaseAnswers } from './db/client';
@@ -44,5 +44,6 @@ export async function proxy(request: NextRequest): Promise<Response> {
       policy,
     );
   if (opened && !(await databaseAnswers(DATABASE_PATIENCE_MS))) return guarded(silencePage(), policy);
-  return guarded(NextResponse.next({ request: { headers: onward } }), policy);
+  const page = guarded(NextResponse.next({ request: { headers: onward } }), policy);
+  return isShared(pathname) ? unlisted(page) : page;
 }

@@ -35,6 +35,21 @@ export function answerToStranger({
   );
 }
 
+const SHARED = /^((?:\/api)?\/shared\/)[^/]+/;
+
+/** Whether an address has a link in it by which a build is shown. */
+export const isShared = (path: string): boolean => SHARED.test(path);
+
+/** The same address for a log, which keeps no link. */
+export const withoutToken = (path: string): string => path.replace(SHARED, '$1…');
+
+/** An answer that no catalogue takes up, and whose address is told to nobody: it has a link in it. */
+export function unlisted<T extends Response>(response: T): T {
+  response.headers.set('x-robots-tag', 'noindex, nofollow, noarchive');
+  response.headers.set('referrer-policy', 'no-referrer');
+  return response;
+}
+
 /** The answer with what it may load, who may frame it, and what is told onward. */
 export function guarded<T extends Response>(response: T, policy: string): T {
   for (const [name, value] of Object.entries({ ...ALWAYS, 'content-security-policy': policy }))

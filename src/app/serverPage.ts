@@ -4,6 +4,7 @@ import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import type { Person } from '@/core/car/records/roles';
 import { isUnclaimed } from '@/db/queries/members';
+import { type OpenShare, shareOfToken } from '@/db/queries/shares';
 import { workshopName } from '@/db/queries/workshops';
 import type { Access } from '@/features/session/access';
 import { signedIn } from './accounts/person';
@@ -55,6 +56,19 @@ export async function gate(): Promise<{ db: Database; person: Person | undefined
   const db = database();
   const [found, unclaimed] = await shown(Promise.all([signedIn(await headers(), db), isUnclaimed(db)]));
   return { db, person: found?.person, unclaimed };
+}
+
+/** A page that is shown by a link: what it opens, and what its pages tell of it. There is none by a link that is not good. */
+export async function guest(token: string): Promise<{ db: Database; share: OpenShare; access: Access }> {
+  const db = database();
+  const share = await shown(shareOfToken(db, token));
+  const person = hasAccounts() ? await shown(signedIn(await headers(), db)) : undefined;
+  const mayCopy = !hasAccounts() || person !== undefined;
+  return {
+    db,
+    share,
+    access: { workshopId: '', workshop: share.workshop, role: 'viewer', shared: { token, mayCopy } },
+  };
 }
 
 /** Where somebody who is not signed in goes first; then back to what they asked for. */

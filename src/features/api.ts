@@ -32,6 +32,46 @@ export const workshopOfPage = (): string | undefined =>
     ? undefined
     : document.querySelector<HTMLMetaElement>('meta[name="workshop"]')?.content;
 
+export const SHARED_META = 'shared';
+
+/** What stands in the link by which the page is shown to others; nothing on a page of one's own workshop. */
+export const sharedOfPage = (): string | undefined =>
+  typeof document === 'undefined'
+    ? undefined
+    : document.querySelector<HTMLMetaElement>(`meta[name="${SHARED_META}"]`)?.content;
+
+/** The address of what is kept under a hash: the link's where a build is shared, else the workshop's. */
+export const heldAt = (
+  kind: 'files' | 'meshes',
+  hash: string,
+  shared: string | undefined,
+  workshop: string | undefined,
+): string =>
+  shared === undefined
+    ? `/api/${kind}/${hash}${workshop ? `?workshop=${encodeURIComponent(workshop)}` : ''}`
+    : `/api/shared/${shared}/${kind}/${hash}`;
+
+/** The same for the page that is open. */
+export const heldOfPage = (kind: 'files' | 'meshes', hash: string): string =>
+  heldAt(kind, hash, sharedOfPage(), workshopOfPage());
+
+/** The one thing that is sent from a page that is shared: it goes to the reader's own workshop. */
+export const COPY_DOOR = '/api/builds/copy';
+
+/** @throws ApiProblem on a page that is shared, before anything is kept or sent */
+export function refuseShared(): void {
+  if (sharedOfPage() !== undefined)
+    throw new ApiProblem(
+      0,
+      'mayNot',
+      {
+        message: 'This build is shown to be looked at, and nothing of it is changed.',
+        remedy: 'copy it into a workshop of your own',
+      },
+      undefined,
+    );
+}
+
 /** This tab, as others hear of it. */
 export const TAB = newId();
 
@@ -54,6 +94,7 @@ export async function askApi(
   body?: unknown,
   options: SentWith = {},
 ): Promise<Response> {
+  if (path !== COPY_DOOR) refuseShared();
   const workshop = workshopOfPage();
   const response = await fetch(path, {
     method,

@@ -32,6 +32,8 @@ const serwist = new Serwist({
       matcher: ({ url, request }) =>
         ours(url) &&
         !url.pathname.startsWith('/api/') &&
+        // a link that was taken back shows nothing, also without a line
+        !url.pathname.startsWith('/shared/') &&
         (request.mode === 'navigate' || request.headers.get('rsc') === '1'),
       handler: new NetworkFirst({
         cacheName: PAGES,

@@ -19,6 +19,7 @@ interface Sent {
   bytes?: Buffer;
   type?: string;
   id?: string;
+  token?: string;
   /** What follows /api in the address, where it matters. */
   address?: string;
   headers?: Record<string, string>;
@@ -43,7 +44,16 @@ export class Browser {
 
   async ask(
     handler: Handler,
-    { method = 'GET', body, bytes, type = 'application/json', id, address = '', headers = {} }: Sent = {},
+    {
+      method = 'GET',
+      body,
+      bytes,
+      type = 'application/json',
+      id,
+      token = 'guessed',
+      address = '',
+      headers = {},
+    }: Sent = {},
   ): Promise<Response> {
     const payload = bytes ? new Uint8Array(bytes) : body === undefined ? undefined : JSON.stringify(body);
     const response = await handler(
@@ -57,7 +67,11 @@ export class Browser {
         },
         ...(payload === undefined ? {} : { body: payload }),
       }),
-      { params: Promise.resolve<Record<string, string>>(id === undefined ? {} : { id, kind: 'builds' }) },
+      {
+        params: Promise.resolve<Record<string, string>>(
+          id === undefined ? {} : { id, token, kind: 'builds' },
+        ),
+      },
     );
     for (const cookie of response.headers.getSetCookie()) {
       const [pair = ''] = cookie.split(';');

@@ -73,13 +73,15 @@ test('no page and no door is open to a stranger but those where one proves who o
         ? (answer.headers().location ?? '').replace(/\?.*/, '')
         : String(answer.status());
   }
-  const inside = ['/', '/library', '/workshop', '/account', '/builds/x', '/builds/x/x/x'];
+  const inside = ['/', '/library', '/workshop', '/account', '/builds/x', '/builds/x/share', '/builds/x/x/x'];
   expect(ends).toEqual({
     ...Object.fromEntries(inside.map((path) => [path, '/sign-in'])),
     '/sign-in': '200',
     '/join': '200',
     '/reset': '200',
     '/welcome': '/sign-in',
+    '/shared/x': '404',
+    '/shared/x/x/x': '404',
   });
   // what a page does goes through the doors: there are no others
   const { node, edge } = build('server/server-reference-manifest.json') as { node: object; edge: object };
@@ -234,4 +236,51 @@ test('a workshop is deleted once it was exported as it is, and its file opens ag
   await phone.goto('/');
   await expect(phone).toHaveURL(/\/sign-in$/);
   await phone.context().close();
+});
+
+test('a link shows one build to whoever has it, who copies it into their own workshop; taken back it shows nothing', async ({
+  page,
+  browser,
+  allow,
+}) => {
+  await signIn(page, 'ada@cars.example');
+  await page.getByRole('link', { name: 'Show Fen Stoat to others' }).click();
+  await expect(page.getByText('Nobody else sees Fen Stoat.')).toBeVisible();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByRole('textbox', { name: /^Send this link/ }).inputValue();
+
+  const guest = await elsewhere(browser);
+  const asked: string[] = [];
+  guest.on('request', (request) => asked.push(new URL(request.url()).pathname));
+  await guest.goto(link);
+  await guest.waitForURL(/\/shared\/[^/]+\/A\/brief/);
+  await expect(guest.getByText('shown by Workshop, to look at')).toBeVisible();
+  await expect(field(guest, 'Wished speed')).toHaveValue(/60/);
+  await expect(field(guest, 'Wished speed')).toBeDisabled();
+  await guest.getByRole('link', { name: /^Field/ }).click();
+  await expect(guest.getByText('Runs are logged here by those who work on the car.')).toBeVisible();
+  await guest.getByRole('link', { name: /^Learn/ }).click();
+  await expect(guest.getByRole('heading', { name: 'Nothing has failed' })).toBeVisible();
+  await expect(guest.getByRole('button', { name: /^Note a failure/ })).toBeHidden();
+  // its pages ask nothing of a workshop
+  expect(asked.filter((path) => path.startsWith('/api/'))).toEqual([]);
+
+  await guest.getByRole('link', { name: 'sign in to copy it' }).click();
+  await field(guest, 'Email').fill('bo@cars.example');
+  await password(guest).fill(PASSWORD);
+  await guest.getByRole('button', { name: 'Sign in' }).click();
+  await guest.waitForURL(/\/shared\//);
+  await guest.locator('html[data-alive]').waitFor({ state: 'attached' });
+  await guest.getByRole('button', { name: 'copy it to my workshop' }).click();
+  await guest.waitForURL(/\/builds\/.*\/A\/brief/);
+  await expect(guest.getByText('Copied from Fen Stoat, as Workshop showed it')).toBeVisible();
+  await field(guest, 'Wished speed').fill('35');
+  await saved(guest);
+
+  await page.getByRole('button', { name: 'take back' }).click();
+  await expect(page.getByText('Nobody else sees Fen Stoat.')).toBeVisible();
+  allow.statuses.push(404);
+  await guest.goto(link);
+  await expect(guest.getByText('This link shows nothing.')).toBeVisible();
+  await guest.context().close();
 });

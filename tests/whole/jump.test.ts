@@ -9,6 +9,7 @@ const { D } = marshHareDocuments();
 const REVISION = { id: 'r', buildId: 'b', letter: 'D', version: 1, createdAt: '', document: D };
 const placesIn = (document: typeof D) =>
   placesOf({
+    root: '/builds/b',
     build: { id: 'b', name: 'Marsh Hare', createdAt: '' },
     builds: [
       { id: 'b', name: 'Marsh Hare', createdAt: '' },

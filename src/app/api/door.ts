@@ -6,11 +6,12 @@ import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { TAB_HEADER } from '@/core/car/records/live';
 import { tell } from '@/db/live';
 import { mayAs, type Person, type Role } from '@/core/car/records/roles';
+import { type OpenShare, shareOfToken } from '@/db/queries/shares';
 import { countWrite, uncountWrite } from '@/db/queries/workshops';
 import { currentWorkshop, WORKSHOP_HEADER } from '../accounts/currentWorkshop';
 import { hasAccounts } from '../accounts/mode';
 import { requireSignedIn } from '../accounts/person';
-import { answerToStranger, guarded } from '../guard';
+import { answerToStranger, guarded, unlisted, withoutToken } from '../guard';
 import { DATA_POLICY } from '../policy';
 import { clientOf, Rates } from './rates';
 import { plainProblemOf } from '@/words/refusals/problemOf';
@@ -27,12 +28,19 @@ export interface Asked {
   readonly id: string;
   /** Of addresses that name a kind of thing. */
   readonly kind: string;
+  /** Of addresses in which a link stands by which a build is shown. */
+  readonly token: string;
   /** Who asks, as the server saw the connection. */
   readonly client: string;
 }
 
 export interface PersonVisit extends Asked {
   readonly person: Person;
+}
+
+/** Of whoever has a link: they see what it shows, whoever they are. */
+export interface GuestVisit extends Asked {
+  readonly share: OpenShare;
 }
 
 export interface Visit extends Asked {
@@ -132,6 +140,12 @@ const asPerson: Admit<PersonVisit> = async (asked) => {
   return { visit: { ...asked, person }, counts: `person ${person.id}`, cookies };
 };
 
+const asGuest: Admit<GuestVisit> = async (asked) => ({
+  visit: { ...asked, share: await shareOfToken(asked.db, asked.token) },
+  counts: 'guest',
+  cookies: [],
+});
+
 const asAnyone: Admit<Asked> = async (asked) => {
   requireAccounts();
   return { visit: asked, counts: 'anyone', cookies: [] };
@@ -168,6 +182,10 @@ export const personDoor = (handle: Handle<PersonVisit>, ...takes: string[]) =>
 /** The same for anybody who finds the server: it looks itself at what they bring. */
 export const openDoor = (handle: Handle<Asked>) => opened(asAnyone, handle, []);
 
+/** The same for whoever has a link by which a build is shown: it opens that build alone. */
+export const guestDoor = (handle: Handle<GuestVisit>) =>
+  opened(asGuest, async (visit) => unlisted(await handle(visit)), []);
+
 function opened<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string[]) {
   const answered = answering(admit, handle, takes.length === 0 ? [JSON_BODY] : takes);
   return async (request: Request, context?: Context): Promise<Response> =>
@@ -193,6 +211,7 @@ function answering<V>(admit: Admit<V>, handle: Handle<V>, takes: readonly string
         client,
         id: params.id ?? '',
         kind: params.kind ?? '',
+        token: params.token ?? '',
       });
       if (request.method !== 'GET') {
         const key = `${counts}:${client}:write`;
@@ -241,7 +260,7 @@ function problemOf(error: unknown, request: Request): Response {
         level: 'error',
         at: new Date().toISOString(),
         method: request.method,
-        path: new URL(request.url).pathname,
+        path: withoutToken(new URL(request.url).pathname),
         ...withoutParameters(error),
       }),
     );

@@ -7,20 +7,22 @@ import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';
 import { writing } from '../writing';
+import { compact } from './compact';
 import { bringBack, present, softDelete } from './deleted';
 import { printsOfRevisions } from './prints';
 import { failuresOfRevisions } from './failures';
 import { listRevisions, saveNewRevision } from './revisions';
 import { runsOfRevisions } from './runs';
 
-const shown = { id: builds.id, name: builds.name, createdAt: builds.createdAt };
+const shown = { id: builds.id, name: builds.name, createdAt: builds.createdAt, origin: builds.origin };
 
 export async function listBuilds(db: Database, workshopId: string): Promise<BuildRecord[]> {
-  return db
+  const found = await db
     .select(shown)
     .from(builds)
     .where(and(eq(builds.workshopId, workshopId), present(builds)))
     .orderBy(asc(builds.createdAt), asc(builds.id));
+  return found.map(compact);
 }
 
 export async function buildRecord(db: Database, workshopId: string, id: string): Promise<BuildRecord> {
@@ -29,7 +31,7 @@ export async function buildRecord(db: Database, workshopId: string, id: string):
     .from(builds)
     .where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
-  return build;
+  return compact(build);
 }
 
 export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<KeptBuild> {

@@ -12,6 +12,7 @@ import { LARGEST_ARCHIVE, LARGEST_FILE, LARGEST_TEXT } from '@/core/car/file/lar
 import { namesIn, type Named } from '@/core/car/file/references';
 import { indentedRecord, recordLine } from '@/core/car/file/writeBuildFile';
 import type { BuildRecord } from '@/core/car/records/records';
+import { usedItems } from '@/core/car/sharing/sharedBuild';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { files, meshes } from '../schema';
@@ -72,7 +73,9 @@ export async function exportedIn(db: Database, workshopId: string, id: string): 
     prints: prints.map(unversioned).sort(FILE_ORDER.prints),
     copies: copies.map(unversioned).sort(FILE_ORDER.copies),
     // asked for when all that names them was written
-    library: later(async () => usedItems(await listLibrary(db, workshopId), named.all('library'))),
+    library: later(async () =>
+      usedItems(await listLibrary(db, workshopId), named.all('library')).sort(FILE_ORDER.library),
+    ),
   };
   const lines: Record<RecordList, Buffer[]> = {
     revisions: [],
@@ -144,14 +147,6 @@ class Names {
   all(kind: Named): Set<string> {
     return this.found.get(kind) ?? this.found.set(kind, new Set()).get(kind)!;
   }
-}
-
-function usedItems<T extends { id: string; kind: string }>(
-  all: readonly T[],
-  used: ReadonlySet<string>,
-): T[] {
-  const usedByItems = namesIn({ library: all.filter(({ id }) => used.has(id)) }, 'library');
-  return all.filter(({ id }) => used.has(id) || usedByItems.has(id)).sort(FILE_ORDER.library);
 }
 
 /** The runs in the file's order, a document only with the first that was driven with it. */

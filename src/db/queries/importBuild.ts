@@ -4,6 +4,7 @@ import { and, eq } from 'drizzle-orm';
 import { refusal } from '@/core/base/errors';
 import type { BuildFile, KeptFile } from '@/core/car/file/buildFile';
 import { namesIn, renamedIn } from '@/core/car/file/references';
+import type { Origin } from '@/core/car/records/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import {
@@ -63,6 +64,7 @@ export type ImportMode = 'refuse' | 'replace' | 'copy';
 /**
  * Brings a whole build in with its ids.
  *
+ * @param origin of a copy, where it came from
  * @throws CalcError at a file that is not what its hash says; DoorError `exists` where the build is here
  * already and the mode does not say what to do
  */
@@ -72,6 +74,7 @@ export async function importBuild(
   file: BuildFile,
   mode: ImportMode,
   contentOf: ContentOf = contentInText,
+  origin: Origin = { name: file.build.name, at: new Date().toISOString() },
 ): Promise<string> {
   const [known] = await db
     .select({ name: builds.name })
@@ -82,7 +85,7 @@ export async function importBuild(
       path: 'build.id',
       remedy: 'replace it, or bring this one in as a copy',
     });
-  const given = mode === 'copy' ? withNewIds(file) : file;
+  const given = mode === 'copy' ? withNewIds(file, origin) : file;
   const taken = new Set(
     (await allRevisions(db, workshopId))
       .filter(({ buildId }) => buildId !== given.build.id)
@@ -138,7 +141,7 @@ export async function importBuild(
 }
 
 /** The same build under ids of its own: what its records are called and how they name each other; the library and the files keep theirs. */
-function withNewIds(file: BuildFile): BuildFile {
+function withNewIds(file: BuildFile, origin: Origin): BuildFile {
   const fresh = new Map<string, string>();
   const renamed = (id: string) => fresh.get(id) ?? fresh.set(id, randomUUID()).get(id)!;
   const own = <T extends { id: string }>(records: T[]) =>
@@ -155,7 +158,7 @@ function withNewIds(file: BuildFile): BuildFile {
   );
   return {
     ...file,
-    build: { ...build, id: renamed(build.id), name: `${build.name} (copy)`.slice(0, 80) },
+    build: { ...build, id: renamed(build.id), name: `${build.name} (copy)`.slice(0, 80), origin },
     revisions: own(ownRevisions),
     runs: own(ownRuns),
     failures: own(ownFailures),

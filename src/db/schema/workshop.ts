@@ -14,8 +14,9 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Attempt, Conditions, RunPrediction } from '@/core/car/records/records';
+import type { Attempt, Conditions, Origin, RunPrediction } from '@/core/car/records/records';
 import type { KeptTrack, Photo, RunReport } from '@/core/car/records/report';
+import type { Shows } from '@/core/car/sharing/shares';
 import type { RunKind } from '@/core/car/records/runKinds';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
@@ -60,9 +61,32 @@ export const builds = pgTable(
     id: text('id').notNull(),
     name: text('name').notNull(),
     createdAt: text('created_at').notNull(),
+    origin: jsonb('origin').$type<Origin>(),
     deletedAt: deletedAt(),
   },
   (table) => [primaryKey({ columns: [table.workshopId, table.id] })],
+);
+
+/** Links by which a build is shown to whoever has one; only the hash of what stands in the link is kept. */
+export const shares = pgTable(
+  'shares',
+  {
+    id: text('id').primaryKey(),
+    workshopId: workshopId(),
+    buildId: text('build_id').notNull(),
+    tokenHash: text('token_hash').notNull().unique('one_share_a_link'),
+    shows: jsonb('shows').$type<Shows>().notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    expiresAt: moment('expires_at'),
+  },
+  (table) => [
+    foreignKey({
+      name: 'shares_of_build',
+      columns: [table.workshopId, table.buildId],
+      foreignColumns: [builds.workshopId, builds.id],
+    }).onDelete('cascade'),
+    index('shares_by_build').on(table.workshopId, table.buildId),
+  ],
 );
 
 export const revisions = pgTable(

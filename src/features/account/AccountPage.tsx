@@ -11,7 +11,7 @@ import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import { Problem } from '@/ui/controls/Problem';
 import { Row } from '@/ui/layout/Row';
-import { ROLE_WORDS } from '@/words/labels/roles';
+import { ROLE_WORDS } from '@/words/people/roles';
 import { counted } from '@/words/lists';
 import { callApi, sentenceOf } from '../api';
 import { useWaiting } from '../session/waiting';

@@ -7,8 +7,8 @@ import frameCss from '@/ui/layout/frame.module.css';
 import { Preferences } from '../frame/Preferences';
 import { HouseNav } from './HouseNav';
 
-/** A page about the workshop or about oneself. */
-export function House({ at, children }: { at: '/workshop' | '/account'; children: ReactNode }) {
+/** A page about the workshop, about oneself, or about who else sees a build. */
+export function House({ at, children }: { at: '/' | '/workshop' | '/account'; children: ReactNode }) {
   return (
     <>
       <header className={frameCss.head}>

@@ -6,14 +6,13 @@ import ListItem from '@mui/material/ListItem';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Invitation, ROLES, type Role } from '@/core/car/records/roles';
-import { Note } from '@/ui/controls/Note';
 import { Problem } from '@/ui/controls/Problem';
 import { Select } from '@/ui/controls/Select';
-import { TextInput } from '@/ui/controls/TextInput';
 import { Row } from '@/ui/layout/Row';
 import { When } from '@/ui/When';
-import { ROLE_MAY, ROLE_WORDS } from '@/words/labels/roles';
+import { ROLE_MAY, ROLE_WORDS } from '@/words/people/roles';
 import { callApi } from '../api';
+import { LinkOnce } from '../shared/LinkOnce';
 import { useActs } from './useActs';
 
 /** Links by which more may join. */
@@ -51,22 +50,11 @@ export function Invitations({ open }: { open: readonly Invitation[] }) {
         </Typography>
       </Row>
       {link ? (
-        <Note tone="ok" role="status" sx={{ my: 1, maxWidth: 720 }}>
-          <Typography component="label" variant="label" htmlFor="invitation-link">
-            Send this link to one person. It is shown this once, and is good once, for a week.
-          </Typography>
-          <Row sx={{ flexWrap: 'nowrap' }}>
-            <TextInput
-              boxed
-              id="invitation-link"
-              readOnly
-              value={link}
-              sx={{ width: 520, maxWidth: '100%' }}
-              onFocus={(event) => event.target.select()}
-            />
-            <Button onClick={() => void navigator.clipboard.writeText(link)}>Copy</Button>
-          </Row>
-        </Note>
+        <LinkOnce
+          id="invitation-link"
+          link={link}
+          words="Send this link to one person. It is shown this once, and is good once, for a week."
+        />
       ) : null}
       <Problem>{problem}</Problem>
       {open.length > 0 ? (

@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import type { Role } from '@/core/car/records/roles';
 import { Note } from '@/ui/controls/Note';
 import { Problem } from '@/ui/controls/Problem';
-import { ROLE_MAY, ROLE_WORDS } from '@/words/labels/roles';
+import { ROLE_MAY, ROLE_WORDS } from '@/words/people/roles';
 import { callApi, sentenceOf } from '../api';
 import { AccountForm } from './AccountForm';
 import { EMAIL, NAME, NEW_PASSWORD, openAnew, PASSWORD } from './fields';

@@ -12,7 +12,7 @@ import { useState } from 'react';
 import { type Member, ROLES, type Role } from '@/core/car/records/roles';
 import { Select } from '@/ui/controls/Select';
 import { When } from '@/ui/When';
-import { ROLE_WORDS } from '@/words/labels/roles';
+import { ROLE_WORDS } from '@/words/people/roles';
 import { callApi } from '../api';
 import { useAccess } from '../session/access';
 import { openAnew } from './fields';

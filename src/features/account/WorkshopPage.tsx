@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { Invitation, Member } from '@/core/car/records/roles';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
-import { ROLE_MAY } from '@/words/labels/roles';
+import { ROLE_MAY } from '@/words/people/roles';
 import { counted } from '@/words/lists';
 import { callApi } from '../api';
 import { useAccess } from '../session/access';

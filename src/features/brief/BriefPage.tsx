@@ -18,13 +18,14 @@ import { needNames } from '@/words/needs';
 import { FirstSteps } from './FirstSteps';
 import { Surfaces } from './Surfaces';
 import { sound } from '../frame/sound';
+import { CameFrom } from './CameFrom';
 import { Demand, nameOf } from './Demand';
 
 const path = (key: string) => ['brief', key];
 
 /** What the car is for, and what that demands before any motor is chosen. */
 export function BriefPage() {
-  const { document } = useBuild();
+  const { build, document } = useBuild();
   const demand = useMemo((): {
     worked?: { input: BriefDemandInput; result: BriefDemandResult };
     missing: readonly string[];
@@ -64,6 +65,7 @@ export function BriefPage() {
       <Readings>
         {demand.worked ? <Demand {...demand.worked} /> : <NotYet missing={demand.missing} />}
         <SegmentChecks segment="brief" />
+        {build.origin ? <CameFrom origin={build.origin} /> : null}
         <DemandWorking worked={demand.worked} />
       </Readings>
     </Page>

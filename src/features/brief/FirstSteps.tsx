@@ -22,7 +22,7 @@ const copied = ({ id, data }: { id: string; data: object }) => ({ libraryId: id,
 /** The least that gives a speed, in the order in which it is chosen; what stands on the bench of the page is left out. */
 export function FirstSteps({ on }: { on: 'brief' | 'drive' }) {
   'use memo';
-  const { build, revision } = useBuild();
+  const { root, revision } = useBuild();
   return (
     <section className={briefCss.firststeps} aria-label="The least that gives a speed">
       {on === 'drive' ? (
@@ -39,7 +39,7 @@ export function FirstSteps({ on }: { on: 'brief' | 'drive' }) {
         <DocumentField path={['chassis', 'massG']} example={1550} />
         <Typography color="textSecondary">
           Wheelbase, tracks, centre of gravity and drag area stand in{' '}
-          <Link href={segmentPath(build.id, revision.letter, 'chassis')}>Chassis</Link>.
+          <Link href={segmentPath(root, revision.letter, 'chassis')}>Chassis</Link>.
         </Typography>
       </Group>
     </section>

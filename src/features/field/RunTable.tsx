@@ -16,6 +16,7 @@ import { LongTable } from '@/ui/longTable/LongTable';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
+import { useFileAddress, Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { giveUp } from '../session/waiting';
 import { type HeldRun } from './useRuns';
@@ -63,11 +64,13 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
         latest="when"
         mark={({ waits }) => (waits ? 'waits' : 'sent')}
         acts={(row) => (
-          <IconAct
-            icon="remove"
-            label={`Delete the ${RUN_KIND_NAMES[row.run.kind].toLowerCase()} ${row.number}`}
-            onClick={() => void drop(row)}
-          />
+          <Working>
+            <IconAct
+              icon="remove"
+              label={`Delete the ${RUN_KIND_NAMES[row.run.kind].toLowerCase()} ${row.number}`}
+              onClick={() => void drop(row)}
+            />
+          </Working>
         )}
       />
     </>
@@ -127,6 +130,7 @@ const columnsFor = (reader: Reader): LongColumn<RunRow>[] => [
 ];
 
 function CameOut({ run }: { run: RunRecord }) {
+  const fileAt = useFileAddress();
   const { reader } = useReader();
   const measured = isTimed(run) ? measuredOf(run) : undefined;
   return (
@@ -149,14 +153,7 @@ function CameOut({ run }: { run: RunRecord }) {
         reportWords(run, reader)
       )}
       {(run.photos ?? []).map(({ hash }) => (
-        <Box
-          component="a"
-          sx={{ ml: 1 }}
-          key={hash}
-          href={`/api/files/${hash}`}
-          target="_blank"
-          rel="noreferrer"
-        >
+        <Box component="a" sx={{ ml: 1 }} key={hash} href={fileAt(hash)} target="_blank" rel="noreferrer">
           photo
         </Box>
       ))}

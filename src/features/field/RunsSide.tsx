@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import type { Sheet } from './sheet';
 import { isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
+import { Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { Bench, Readings } from '../frame/Guarded';
@@ -60,7 +61,13 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
   return (
     <main className={frameCss.page}>
       <Bench>
-        <RunSheetForm {...form} />
+        <Working
+          instead={
+            <Typography color="textSecondary">Runs are logged here by those who work on the car.</Typography>
+          }
+        >
+          <RunSheetForm {...form} />
+        </Working>
       </Bench>
       <Readings>
         {tabs}

@@ -11,14 +11,14 @@ import { useBuild } from '../session/BuildContext';
 
 /** In place of the answer: what is missing, and the way to where the first of it is filled in. */
 export function StillNeeds({ missing }: { missing: readonly string[] }) {
-  const { build, revision, closed } = useBuild();
+  const { root, revision, closed } = useBuild();
   const [first] = missing;
   const placeOf = (need: string) => {
     // what is said of a need after its path does not tell the field
     const path = need.split(':')[0]!;
     const { segment, side } = sideToLook(path);
     const view = side === undefined ? '' : `view=${side}&`;
-    return `${segmentPath(build.id, revision.letter, segment)}?${view}field=${encodeURIComponent(path)}`;
+    return `${segmentPath(root, revision.letter, segment)}?${view}field=${encodeURIComponent(path)}`;
   };
   return (
     <div>

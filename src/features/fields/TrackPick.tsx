@@ -7,7 +7,7 @@ import { Select } from '@/ui/controls/Select';
 import fieldsCss from '@/ui/fields.module.css';
 import { useReader } from '@/ui/reader';
 import { refusalText } from '@/words/refusals/problemOf';
-import { sentenceOf } from '../api';
+import { heldOfPage, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 
 const MOST_NAME = 120;
@@ -49,7 +49,7 @@ export function TrackPick({
     if (!chosen) return;
     try {
       const { hash, name: file } = chosen.track;
-      await take(file, new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer()));
+      await take(file, new Uint8Array(await (await fetch(heldOfPage('files', hash))).arrayBuffer()));
     } catch (error) {
       setProblem(sentenceOf(error));
     }

@@ -12,6 +12,8 @@ import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider } from '@/ui/reader';
 import { onFirstAct } from '@/ui/onFirstAct';
 import { useWorking, WorkingProvider } from '@/ui/working';
+import { SharedMark } from '../shared/SharedMark';
+import { useAccess, useLooksOn } from '../session/access';
 import { useAskedRivals } from '../session/askedRivals';
 import { BuildProvider, useBuild, useSaveState } from '../session/BuildContext';
 import { GhostPicker } from './Ghosts';
@@ -62,8 +64,10 @@ function WithMoney({ children }: { children: ReactNode }) {
 function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {
   'use memo';
   const page = useBuild();
-  const { build, revision, revisions, session, ghost, setGhost, document } = page;
+  const { root, build, revision, revisions, session, ghost, setGhost, document } = page;
   const state = useSaveState();
+  const shared = useAccess()?.shared;
+  const looksOn = useLooksOn();
   const asked = useAskedRivals();
   const router = useRouter();
   const segment = usePathname().split('/').at(-1) ?? 'drive';
@@ -73,26 +77,23 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   const at = revisions.findIndex(({ id }) => id === revision.id);
   const toRevision = (index: number) => {
     const next = revisions[index];
-    if (next) go(`/builds/${build.id}/${next.letter}/${segment}`);
+    if (next) go(`${root}/${next.letter}/${segment}`);
   };
 
   useKeys({
     ...Object.fromEntries(
-      SEGMENTS.map((name, index) => [
-        String(index + 1),
-        () => go(segmentPath(build.id, revision.letter, name)),
-      ]),
+      SEGMENTS.map((name, index) => [String(index + 1), () => go(segmentPath(root, revision.letter, name))]),
     ),
     ',': () => toRevision(at - 1),
     '.': () => toRevision(at + 1),
-    r: () => go(segmentPath(build.id, revision.letter, 'field')),
-    f: () => go(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`),
+    r: () => go(segmentPath(root, revision.letter, 'field')),
+    f: () => go(`${segmentPath(root, revision.letter, 'learn')}?open=failure`),
     p: () => setGhost(ghost ? undefined : { label: 'the pinned build', document }),
     w: () =>
       working.shown
         ? working.close()
         : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click(),
-    g: () => go('/'),
+    g: () => go(shared ? root : '/'),
     '/': () => setOver('jump'),
     '?': () => setOver('keys'),
     undo: () => session.undo(),
@@ -116,43 +117,40 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         Skip to the page
       </Button>
       <header className={frameCss.head}>
-        <Link href="/" className={frameCss.name} title="Garage (g)">
-          {build.name}
-        </Link>
+        {shared ? (
+          <Link href={segmentPath(root, revision.letter, 'brief')} className={frameCss.name}>
+            {build.name}
+          </Link>
+        ) : (
+          <Link href="/" className={frameCss.name} title="Garage (g)">
+            {build.name}
+          </Link>
+        )}
         <nav className={frameCss.revs} aria-label="Revisions">
           {revisions.map(({ id, letter }) => (
             <Link
               key={id}
-              href={`/builds/${build.id}/${letter}/${segment}`}
+              href={`${root}/${letter}/${segment}`}
               aria-current={id === revision.id ? 'true' : undefined}
               aria-label={`Revision ${letter}`}
             >
               {letter}
             </Link>
           ))}
-          <Link
-            href={`${segmentPath(build.id, revision.letter, 'learn')}?open=next`}
-            aria-label="Open the next revision"
-            title="Open the next revision"
-          >
-            +
-          </Link>
+          {looksOn ? null : (
+            <Link
+              href={`${segmentPath(root, revision.letter, 'learn')}?open=next`}
+              aria-label="Open the next revision"
+              title="Open the next revision"
+            >
+              +
+            </Link>
+          )}
         </nav>
-        <SaveMark state={state} />
+        {shared ? <SharedMark /> : <SaveMark state={state} />}
         <Present />
         <span className={frameCss.push} />
-        <Button variant="text" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">
-          <span className={frameCss.wide}>undo</span>
-          <span className={frameCss.narrow} aria-hidden>
-            ↶
-          </span>
-        </Button>
-        <Button variant="text" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo">
-          <span className={frameCss.wide}>redo</span>
-          <span className={frameCss.narrow} aria-hidden>
-            ↷
-          </span>
-        </Button>
+        {looksOn ? null : <UndoRedo />}
         <GhostPicker />
         <Preferences />
         <Button variant="text" onClick={() => setOver('jump')}>
@@ -164,17 +162,41 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
       </header>
       <Stripe />
       {state.conflicts.length > 0 || asked.length > 0 ? <ConflictBar /> : null}
-      <OfflineReady
-        paths={[
-          '/',
-          segmentPath(build.id, revision.letter, 'field'),
-          segmentPath(build.id, revision.letter, 'learn'),
-        ]}
-      />
+      {shared ? null : (
+        <OfflineReady
+          paths={[
+            '/',
+            segmentPath(root, revision.letter, 'field'),
+            segmentPath(root, revision.letter, 'learn'),
+          ]}
+        />
+      )}
       {children}
-      <WaitingBar />
+      {shared ? null : <WaitingBar />}
       {over === 'jump' ? <BuildPalette builds={builds} onGo={go} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
+    </>
+  );
+}
+
+function UndoRedo() {
+  'use memo';
+  const { session } = useBuild();
+  const { canUndo, canRedo } = useSaveState();
+  return (
+    <>
+      <Button variant="text" disabled={!canUndo} onClick={() => session.undo()} aria-label="Undo">
+        <span className={frameCss.wide}>undo</span>
+        <span className={frameCss.narrow} aria-hidden>
+          ↶
+        </span>
+      </Button>
+      <Button variant="text" disabled={!canRedo} onClick={() => session.redo()} aria-label="Redo">
+        <span className={frameCss.wide}>redo</span>
+        <span className={frameCss.narrow} aria-hidden>
+          ↷
+        </span>
+      </Button>
     </>
   );
 }

@@ -20,7 +20,7 @@ import { SEGMENT_NAMES, segmentPath } from './segments';
 /** The nine segments of the job: navigation and instrument panel at once. */
 export function Stripe() {
   'use memo';
-  const { build, revision } = useBuild();
+  const { root, revision } = useBuild();
   const checks = useBuildChecks();
   const { reader } = useReader();
   const present = usePathname().split('/').at(-1);
@@ -35,7 +35,7 @@ export function Stripe() {
         return (
           <Link
             key={state.segment}
-            href={segmentPath(build.id, revision.letter, state.segment)}
+            href={segmentPath(root, revision.letter, state.segment)}
             prefetch={false}
             aria-current={present === state.segment ? 'page' : undefined}
             title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${needNames(state.needs)}`}`}

@@ -70,7 +70,7 @@ function Free({ waiting }: { waiting: readonly Waiting[] }) {
 
 /** What was not taken, with why: changed, handed on, saved or thrown away. */
 function Refused({ one }: { one: Waiting }) {
-  const { build, revision, revisions } = useBuild();
+  const { root, build, revision, revisions } = useBuild();
   const [changing, setChanging] = useState(false);
   const isOfThisPage = one.revisionId === revision.id;
   const ofAnother = revisions.find(({ id }) => id === one.revisionId);
@@ -91,7 +91,7 @@ function Refused({ one }: { one: Waiting }) {
         <Button
           variant="outlined"
           component={Link}
-          href={segmentPath(build.id, ofAnother.letter, one.kind === 'run' ? 'field' : 'learn')}
+          href={segmentPath(root, ofAnother.letter, one.kind === 'run' ? 'field' : 'learn')}
         >
           Change it in {ofAnother.letter}
         </Button>

@@ -24,5 +24,5 @@ export const SEGMENT_QUESTIONS: Readonly<Record<Segment, string>> = {
   learn: 'Why did it break, and what next?',
 };
 
-export const segmentPath = (buildId: string, letter: string, segment: Segment) =>
-  `/builds/${buildId}/${letter}/${segment}`;
+/** @param root where the pages of a build are, as its page says */
+export const segmentPath = (root: string, letter: string, segment: Segment) => `${root}/${letter}/${segment}`;

@@ -11,11 +11,14 @@ import { useState } from 'react';
 import type { GarageCar } from '@/core/advice/garage';
 import { TextInput } from '@/ui/controls/TextInput';
 import { callApi, sentenceOf } from '../api';
+import { useAccess, useLooksOn } from '../session/access';
 import { deleteUndoably } from '../session/deleting';
 
 /** What can be done with a car from the garage. */
 export function CarActs({ car }: { car: GarageCar }) {
   const router = useRouter();
+  const role = useAccess()?.role;
+  const looksOn = useLooksOn();
   const [act, setAct] = useState<'rename' | 'delete'>();
   const [problem, setProblem] = useState<string>();
   const doing = async (send: () => Promise<unknown>) => {
@@ -58,15 +61,29 @@ export function CarActs({ car }: { car: GarageCar }) {
           >
             in space
           </Button>
-          <Button variant="text" onClick={() => setAct('rename')}>
-            rename
-          </Button>
+          {looksOn ? null : (
+            <Button variant="text" onClick={() => setAct('rename')}>
+              rename
+            </Button>
+          )}
+          {role === 'owner' ? (
+            <Button
+              component={Link}
+              variant="text"
+              href={`/builds/${car.id}/share`}
+              aria-label={`Show ${car.name} to others`}
+            >
+              show
+            </Button>
+          ) : null}
           <Button variant="text" href={`${address}/file`} download>
             export
           </Button>
-          <Button variant="text" onClick={() => setAct('delete')}>
-            delete
-          </Button>
+          {looksOn ? null : (
+            <Button variant="text" onClick={() => setAct('delete')}>
+              delete
+            </Button>
+          )}
         </>
       ) : null}
       {act === 'rename' ? (

@@ -26,6 +26,7 @@ import type { Place } from '../frame/jump/placesFor';
 import { HouseNav } from '../account/HouseNav';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
+import { Working } from '../session/access';
 import { sendNow, useWaiting } from '../session/waiting';
 import { ImportBuild } from './ImportBuild';
 import { CarActs } from './CarActs';
@@ -96,10 +97,12 @@ export function Garage({ cars, deleted }: GarageProps) {
             ? 'Start with a name. The rest follows from what the car is for.'
             : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}
         </Typography>
-        <Row sx={{ mt: 1.25, justifyContent: 'space-between' }}>
-          <NewBuild />
-          <ImportBuild />
-        </Row>
+        <Working>
+          <Row sx={{ mt: 1.25, justifyContent: 'space-between' }}>
+            <NewBuild />
+            <ImportBuild />
+          </Row>
+        </Working>
         <StillHere />
         {cars.length >= MANY_CARS ? (
           <Row role="search">
@@ -141,7 +144,9 @@ export function Garage({ cars, deleted }: GarageProps) {
           ))}
         </div>
         {cars.length <= FEW_CARS ? <HowItGoes /> : null}
-        <Deleted things={deleted} />
+        <Working>
+          <Deleted things={deleted} />
+        </Working>
       </main>
       {over === 'jump' ? (
         <Palette places={places} onGo={(href) => router.push(href)} onClose={() => setOver(undefined)} />

@@ -21,6 +21,7 @@ import { fixHeld, hoursUntil } from '@/core/worked/field/lives';
 import { heldWords } from '@/words/learn/life';
 import { isOpen } from '@/core/car/records/openFailure';
 import { sentenceOf } from '../api';
+import { Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
 import { AddPhoto, FailurePhotos } from './FailurePhotos';
@@ -132,12 +133,14 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
                 ? 'why it failed'
                 : 'find out why it failed'}
           </Button>
-          {failure.fix ? null : (
-            <Button variant="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>
-              say what was done about it
-            </Button>
-          )}
-          <AddPhoto failure={failure} />
+          <Working>
+            {failure.fix ? null : (
+              <Button variant="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>
+                say what was done about it
+              </Button>
+            )}
+            <AddPhoto failure={failure} />
+          </Working>
         </Row>
         {why ? <Diagnosis failure={failure} /> : null}
         {held ? (
@@ -179,11 +182,13 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
         <Typography variant="strong" color={isOpen(failure) ? 'error' : 'success'}>
           {failureStands(failure)}
         </Typography>
-        <IconAct
-          icon="remove"
-          label={`Delete the failure of ${failure.partName}`}
-          onClick={() => void drop()}
-        />
+        <Working>
+          <IconAct
+            icon="remove"
+            label={`Delete the failure of ${failure.partName}`}
+            onClick={() => void drop()}
+          />
+        </Working>{' '}
       </Box>
     </article>
   );

@@ -5,23 +5,21 @@ import { FileButton } from '@/ui/controls/FileButton';
 import { useState } from 'react';
 import type { FailureRecord, Versioned } from '@/core/car/records/records';
 import { callApi, sentenceOf } from '../api';
+import { useFileAddress } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
 
 /** Photographs of a failure. */
 export function FailurePhotos({ failure: { partName, ledger } }: { failure: FailureRecord }) {
+  const fileAt = useFileAddress();
   const photos = ledger?.photos ?? [];
   if (photos.length === 0) return null;
   return (
     <div className={clsx(photosCss.photos, photosCss.beside)}>
       {photos.map(({ hash, caption }, at) => (
         <figure key={hash}>
-          <a href={`/api/files/${hash}`} target="_blank" rel="noreferrer">
-            <img
-              src={`/api/files/${hash}`}
-              alt={caption ?? `Photograph ${at + 1} of ${partName}`}
-              loading="lazy"
-            />
+          <a href={fileAt(hash)} target="_blank" rel="noreferrer">
+            <img src={fileAt(hash)} alt={caption ?? `Photograph ${at + 1} of ${partName}`} loading="lazy" />
           </a>
           {caption ? <figcaption>{caption}</figcaption> : null}
         </figure>

@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { isOpen } from '@/core/car/records/openFailure';
+import { Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { FailureForm } from './FailureForm';
@@ -37,14 +38,16 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
             ? `Nothing has failed in ${many(revisions.length, 'revision')}.`
             : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
         </Typography>
-        <Row sx={{ m: '10px 0' }}>
-          <Button onClick={() => setShown('failure')}>Note a failure of {revision.letter}</Button>
-          <Button variant="contained" onClick={() => setShown('next')}>
-            Open the next revision
-          </Button>
-        </Row>
-        {open === 'failure' ? <FailureForm onDone={done} /> : null}
-        {open === 'next' ? <NextRevision onDone={done} /> : null}
+        <Working>
+          <Row sx={{ m: '10px 0' }}>
+            <Button onClick={() => setShown('failure')}>Note a failure of {revision.letter}</Button>
+            <Button variant="contained" onClick={() => setShown('next')}>
+              Open the next revision
+            </Button>
+          </Row>
+          {open === 'failure' ? <FailureForm onDone={done} /> : null}
+          {open === 'next' ? <NextRevision onDone={done} /> : null}
+        </Working>
         <FailureList />
         <Score />
         <SegmentChecks segment="learn" />

@@ -35,7 +35,7 @@ const BY_WORDS: Readonly<Record<ParetoBy, string>> = { count: 'how often', time:
 
 /** How long parts live, what fails most, and what is due for a look. */
 export function LifeSide({ tabs }: { tabs: ReactNode }) {
-  const { build, revision, revisions, runs, failures } = useBuild();
+  const { root, revision, revisions, runs, failures } = useBuild();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [by, setBy] = useState<ParetoBy>('time');
@@ -172,7 +172,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
           </Typography>
         ) : null}
         <Typography variant="note" sx={{ mt: 1 }}>
-          <Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>
+          <Link href={`${segmentPath(root, revision.letter, 'print')}?view=list`}>
             Spares to carry for a day out
           </Link>{' '}
           <Typography component="span" color="textSecondary">

@@ -24,7 +24,7 @@ export interface Proposal {
 
 /** Opens the next revision with its reason, and with the change that was proposed. */
 export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone(): void }) {
-  const { build, revision, revisions, failures, session } = useBuild();
+  const { root, revision, revisions, failures, session } = useBuild();
   const router = useRouter();
   const [id] = useState(newId);
   const open = failures.filter(({ fix, revisionId }) => !fix && revisionId === revision.id);
@@ -51,7 +51,7 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
           version: made.version,
           document: applyPatch(made.document, proposal.patch),
         });
-      router.push(segmentPath(build.id, made.letter, 'drive'));
+      router.push(segmentPath(root, made.letter, 'drive'));
       router.refresh();
     } catch (error) {
       setProblem(`Not opened, kept here: ${sentenceOf(error)}`);

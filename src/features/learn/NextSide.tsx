@@ -130,7 +130,7 @@ interface StepRowProps {
 }
 
 function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
-  const { build, revision, document, setGhost, closed, edit } = useBuild();
+  const { root, revision, document, setGhost, closed, edit } = useBuild();
   const { reader } = useReader();
   const router = useRouter();
   const { kind, check, figures, betters, worsens, cost, trial, patch, segment, failureId, relief, hours } =
@@ -140,7 +140,7 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
   const about = check && checkTitle(check);
   const go = () => {
     if (patch) setGhost({ label: inSentence(title), document: applyPatch(document, patch) });
-    router.push(pathOf(build.id, revision.letter, step));
+    router.push(pathOf(root, revision.letter, step));
   };
   const buys = figures.map((one) => movedText(one, reader)).join('; ');
   return (
@@ -265,8 +265,8 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
 }
 
 /** Where a step is done. */
-function pathOf(buildId: string, letter: string, { segment, failureId, id, patch }: NextStep): string {
-  const base = segmentPath(buildId, letter, segment);
+function pathOf(root: string, letter: string, { segment, failureId, id, patch }: NextStep): string {
+  const base = segmentPath(root, letter, segment);
   if (id === 'measure:band' || id === 'measure:missed') return `${base}?view=calibrate`;
   const part = patch?.find(({ path }) => path[0] === 'parts' && path[1] === 'items')?.path[2];
   if (segment === 'parts' && part) return `${base}?part=${part}`;

@@ -7,7 +7,9 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
+import type { Photo } from '@/core/car/records/report';
 import type { Block, Report } from '@/words/report/definition';
+import { useFileAddress } from '../session/access';
 
 /** A report as a page to read. */
 export function ReportPage({ report: { title, subtitle, blocks } }: { report: Report }) {
@@ -19,6 +21,20 @@ export function ReportPage({ report: { title, subtitle, blocks } }: { report: Re
         <BlockPart key={at} block={block} />
       ))}
     </article>
+  );
+}
+
+function Photos({ photos }: { photos: readonly Photo[] }) {
+  const fileAt = useFileAddress();
+  return (
+    <div className={paperCss.prints}>
+      {photos.map(({ hash, caption }, at) => (
+        <figure key={hash}>
+          <img src={fileAt(hash)} alt={caption ?? `Photograph ${at + 1}`} loading="lazy" />
+          <figcaption>{caption}</figcaption>
+        </figure>
+      ))}
+    </div>
   );
 }
 
@@ -69,16 +85,7 @@ function BlockPart({ block }: { block: Block }) {
         </figure>
       );
     case 'photos':
-      return (
-        <div className={paperCss.prints}>
-          {block.photos.map(({ hash, caption }, at) => (
-            <figure key={hash}>
-              <img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1}`} loading="lazy" />
-              <figcaption>{caption}</figcaption>
-            </figure>
-          ))}
-        </div>
-      );
+      return <Photos photos={block.photos} />;
     case 'table':
       return (
         <TableContainer>

@@ -13,7 +13,7 @@ import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/words/report/defi
 import { reportAsMarkdown } from '@/words/report/markdown';
 import { testReport } from '@/words/report/testReport';
 import { useReader } from '@/ui/reader';
-import { ApiProblem, callApi, sentenceOf } from '../api';
+import { ApiProblem, callApi, heldOfPage, sentenceOf } from '../api';
 import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
 import { useMeasured } from '../session/useMeasured';
@@ -97,7 +97,7 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
       const kept = await Promise.all(
         photos.map(
           async ({ path, hash }) =>
-            [path, await bytesOf(`/api/files/${hash}`).catch(() => undefined)] as const,
+            [path, await bytesOf(heldOfPage('files', hash)).catch(() => undefined)] as const,
         ),
       );
       const { strToU8, zipSync } = await import('fflate');

@@ -7,6 +7,7 @@ import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
 import { changeLog } from '@/words/learn/changeLog';
 import { useReader } from '@/ui/reader';
+import { Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
 import { Bench, Readings } from '../frame/Guarded';
@@ -45,10 +46,12 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
           </h2>
           <BranchLine chosen={after.id} onChoose={choose} />
         </div>
-        <Button variant="contained" onClick={() => setOpening(true)}>
-          Open the next revision
-        </Button>
-        {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
+        <Working>
+          <Button variant="contained" onClick={() => setOpening(true)}>
+            Open the next revision
+          </Button>
+          {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
+        </Working>
       </Bench>
       <Readings>
         {tabs}
@@ -60,7 +63,17 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
             by side here.
           </Typography>
         )}
-        <Lessons key={after.id} revision={after} />
+        <Working
+          instead={
+            after.learned ? (
+              <Typography sx={{ mt: 2.25, whiteSpace: 'pre-line', maxWidth: 880 }}>
+                {after.learned}
+              </Typography>
+            ) : null
+          }
+        >
+          <Lessons key={after.id} revision={after} />
+        </Working>
       </Readings>
     </Page>
   );

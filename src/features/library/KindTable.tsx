@@ -11,6 +11,7 @@ import { LongTable } from '@/ui/longTable/LongTable';
 import { IconAct } from '@/ui/controls/IconAct';
 import { LIBRARY_WORDS } from '@/words/library/library';
 import { newId, sentenceOf } from '../api';
+import { Working } from '../session/access';
 import { deleteUndoably } from '../session/deleting';
 import { columnsOf } from './columns';
 import { figureOf, ItemFigure } from './ItemCell';
@@ -73,9 +74,12 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
           {LIBRARY_WORDS[kind].about} A build keeps its copy of the figures until you take new ones over
           there.
         </Typography>
-        <Button onClick={() => setEditing({ item: blank(), isNew: true, keptAs: `item:new ${kind}` })}>
-          Add a {LIBRARY_WORDS[kind].one}
-        </Button>
+        <Working>
+          {' '}
+          <Button onClick={() => setEditing({ item: blank(), isNew: true, keptAs: `item:new ${kind}` })}>
+            Add a {LIBRARY_WORDS[kind].one}
+          </Button>
+        </Working>{' '}
       </Ask>
       <Problem>{problem}</Problem>
       {editing ? (
@@ -103,7 +107,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
           actsFirst
           actsWidth={112}
           acts={(item) => (
-            <>
+            <Working>
               <IconAct
                 icon="edit"
                 label={`Edit ${item.data.name}`}
@@ -115,7 +119,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
                 onClick={() => setEditing({ item: copyOf(item), isNew: true })}
               />
               <IconAct icon="remove" label={`Delete ${item.data.name}`} onClick={() => void remove(item)} />
-            </>
+            </Working>
           )}
         />
       )}

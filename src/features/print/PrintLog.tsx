@@ -16,6 +16,7 @@ import type { LongColumn } from '@/ui/longTable/column';
 import { LongTable } from '@/ui/longTable/LongTable';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
+import { Working } from '../session/access';
 import { useBuild } from '../session/BuildContext';
 import { deleteUndoably } from '../session/deleting';
 import { saveRecord } from '../session/saveRecord';
@@ -81,7 +82,7 @@ export function PrintLog() {
         mark={({ state }) => state}
         actsWidth={132}
         acts={(print) => (
-          <>
+          <Working>
             {print.state === 'queued' ? (
               <Button
                 variant="link"
@@ -106,7 +107,7 @@ export function PrintLog() {
               label={`Delete the print of ${itemWords(print)}`}
               onClick={() => void remove(print)}
             />
-          </>
+          </Working>
         )}
       />
       {prints

@@ -13,6 +13,7 @@ import type { Patch } from '@/core/base/patch';
 import type { Check } from '@/core/verdict/engine/check';
 import type { FailureRecord, RunRecord, Versioned } from '@/core/car/records/records';
 import { checksOnRecord } from '@/core/verdict/record';
+import { rootOf } from '../shared/rootOf';
 import { useAccess } from './access';
 import type { SessionState } from './buildSession';
 import type { BuildPage, Ghost } from './buildPage';
@@ -59,7 +60,11 @@ export function BuildProvider({
 }: BuildProviderProps) {
   const { revisions, keepRevision } = useRevisions(whole.revisions);
   const revision = revisions.find(({ id }) => id === revisionId)!;
-  const mayEdit = useAccess()?.role !== 'viewer';
+  const access = useAccess();
+  const mayEdit = access?.role !== 'viewer';
+  const root = rootOf(access, whole.build.id);
+  // what this tab and this workshop know of a build of the same name is of another
+  const ownRevision = access?.shared ? undefined : revision.id;
   const [session] = useState(() => sessionFor(revision, revisions, mayEdit));
   const state = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const [surfaceId, chooseSurface] = useState<string>();
@@ -82,8 +87,8 @@ export function BuildProvider({
   );
   useLastSave(session);
   useWarning(session);
-  useKeptSteps(session, revision.id);
-  useFreshDocument(session, revision.id);
+  useKeptSteps(session, ownRevision);
+  useFreshDocument(session, ownRevision);
 
   const edit = useCallback((patch: Patch, stepKey?: string) => session.edit(patch, stepKey), [session]);
   const keepRun = useCallback(
@@ -107,6 +112,7 @@ export function BuildProvider({
 
   const page = useMemo<BuildPage>(
     () => ({
+      root,
       build: whole.build,
       revisions,
       revision,
@@ -134,6 +140,7 @@ export function BuildProvider({
       dropItem,
     }),
     [
+      root,
       whole.build,
       revisions,
       keepRevision,

@@ -20,6 +20,8 @@ export interface Ghost {
 }
 
 export interface BuildPage extends Omit<KeptBuild, 'revisions'> {
+  /** Where its pages are. */
+  readonly root: string;
   readonly revision: RevisionRecord;
   readonly revisions: readonly RevisionRecord[];
   readonly library: readonly LibraryItem[];

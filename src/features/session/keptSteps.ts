@@ -13,8 +13,9 @@ export function keepSteps(revisionId: string, steps: KeptSteps): void {
 }
 
 /** Takes up the steps that this tab had before it was loaded again. */
-export function useKeptSteps(session: BuildSession, revisionId: string): void {
+export function useKeptSteps(session: BuildSession, revisionId: string | undefined): void {
   useEffect(() => {
+    if (revisionId === undefined) return;
     try {
       const kept = sessionStorage.getItem(keyOf(revisionId));
       if (kept) session.restore(JSON.parse(kept) as KeptSteps);

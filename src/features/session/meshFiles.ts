@@ -1,4 +1,4 @@
-import { ApiProblem, callApi } from '../api';
+import { ApiProblem, callApi, heldOfPage } from '../api';
 
 export const MOST_BYTES = 50 * 1024 * 1024;
 
@@ -18,7 +18,7 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>): Promise<string> 
 export async function fileOf(hash: string): Promise<Uint8Array<ArrayBuffer>> {
   const known = seenFiles.get(hash);
   if (known) return known;
-  const response = await fetch(`/api/meshes/${hash}`).catch(() => undefined);
+  const response = await fetch(heldOfPage('meshes', hash)).catch(() => undefined);
   if (!response)
     throw new ApiProblem(0, 'unreachable', { message: 'No connection to the server.' }, undefined);
   if (!response.ok)

@@ -89,8 +89,9 @@ export async function lookAgain(session: BuildSession, revisionId: string): Prom
 }
 
 /** Takes over what another tab or an earlier visit saved, when this page opens or comes back to the front. */
-export function useFreshDocument(session: BuildSession, revisionId: string): void {
+export function useFreshDocument(session: BuildSession, revisionId: string | undefined): void {
   useEffect(() => {
+    if (revisionId === undefined) return;
     let current = true;
     const look = async () => {
       if (document.visibilityState === 'visible' && current) await lookAgain(session, revisionId);

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { callApi, workshopOfPage } from '../api';
+import { callApi, refuseShared, workshopOfPage } from '../api';
 import { sayUndoable } from '@/ui/Snackbars';
 import { restored } from './deleting';
 import {
@@ -80,6 +80,7 @@ export function sendNow(): Promise<void> {
 
 /** Keeps something on this device and sends it as soon as there is a connection. */
 export async function enter(one: Waiting): Promise<void> {
+  refuseShared();
   const workshopId = one.workshopId ?? workshopOfPage();
   await keepWaiting({ ...one, ...(workshopId === undefined ? {} : { workshopId }) });
   await show();

@@ -7,6 +7,9 @@ import type { BuildFile } from '@/core/car/file/buildFile';
 import type { FemInput } from '@/core/physics/fem/definition';
 import { solidOf } from '@/core/physics/solid/measure';
 import { readMesh } from '@/core/physics/meshFiles/readMesh';
+import { readTrack } from '@/core/physics/timing/track/readTrack';
+import { withoutEnds } from '@/core/physics/timing/track/withoutEnds';
+import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { operations } from '@/core/operations';
 import { parse } from '@/core/base/schema/parse';
 import { inWords } from '@/words/output';
@@ -40,6 +43,11 @@ export const TASKS = {
     garageCarOrAilment(whole, thresholds),
   report: reportOf,
   reportOnPaper,
+  /** A track's text as others may see it; none where nothing is left of it. */
+  trackToShow: ({ text }: { text: string }): string | undefined => {
+    const left = withoutEnds(readTrack(text));
+    return left.length === 0 ? undefined : writeGpx('track', left);
+  },
   archivedBuild: ({ text }: { text: string }): BuildFile => parseArchivedBuild(text),
 };
 

@@ -50,6 +50,7 @@ export const buildFileSchema = Joi.object<Omit<BuildFile, 'runs'> & { runs: File
     id: identifier().required(),
     name: text(80).required(),
     createdAt: moment(),
+    origin: Joi.object({ name: text(80).required(), workshop: text(80), at: moment() }),
   }).required(),
   revisions: Joi.array().items(revisionSchema).min(1).max(1000).unique('id').unique('letter').required(),
   runs: Joi.array()

@@ -149,10 +149,21 @@ export interface RevisionRecord {
   createdAt: string;
 }
 
+/** Where a copied build came from. */
+export interface Origin {
+  /** As it is called there. */
+  name: string;
+  /** Where it was shown by a link. */
+  workshop?: string;
+  /** When it was copied, ISO 8601. */
+  at: string;
+}
+
 export interface BuildRecord {
   id: string;
   name: string;
   createdAt: string;
+  origin?: Origin;
 }
 
 /** A build with everything that hangs on it. */

@@ -30,13 +30,14 @@ import { Ask } from '../../frame/Ask';
 import { Apart } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { segmentPath } from '../../frame/segments';
 import { useBuild, useBuildChecks } from '../../session/BuildContext';
 import Link from 'next/link';
 import { PlaceDrawing } from './PlaceDrawing';
 
 /** Go or no go as far as the build can tell, and where the rest is ticked. */
 function PassHint() {
-  const { build, revision } = useBuild();
+  const { root, revision } = useBuild();
   const checks = useBuildChecks();
   const found = passList(checks, []);
   return (
@@ -46,7 +47,7 @@ function PassHint() {
       </Typography>
       <Typography data-testid="pass-list">
         {passSentence(found)}{' '}
-        <Link href={`/builds/${build.id}/${revision.letter}/field#run`}>
+        <Link href={`${segmentPath(root, revision.letter, 'field')}#run`}>
           Look at pack, people and switches on the run sheet
         </Link>
         , which remembers what was ticked.

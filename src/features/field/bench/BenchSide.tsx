@@ -15,6 +15,7 @@ import { sayAll } from '@/words/findings';
 import { problemOf } from '@/words/refusals/problemOf';
 import { SPIN_OUTCOME_WORDS } from '@/words/labels/tyres';
 import '@/words/later/bringIn';
+import { Working } from '../../session/access';
 import { useBuild } from '../../session/BuildContext';
 import { Bench, Readings } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
@@ -57,7 +58,13 @@ export function BenchSide({ tabs }: { tabs: ReactNode }) {
   return (
     <main className={frameCss.page}>
       <Bench>
-        <RunSheetForm {...form} />
+        <Working
+          instead={
+            <Typography color="textSecondary">Runs are logged here by those who work on the car.</Typography>
+          }
+        >
+          <RunSheetForm {...form} />
+        </Working>
       </Bench>
       <Readings>
         {tabs}

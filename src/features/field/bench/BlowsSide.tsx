@@ -18,6 +18,7 @@ import { say, sayAll } from '@/words/findings';
 import { problemOf } from '@/words/refusals/problemOf';
 import { VERDICT_WORDS } from '@/words/bench/blowWords';
 import '@/words/later/bringIn';
+import { Working } from '../../session/access';
 import { useBuild } from '../../session/BuildContext';
 import { Bench, Readings } from '../../frame/Guarded';
 import { RunSheetForm } from '../RunSheetForm';
@@ -55,7 +56,13 @@ export function BlowsSide({ tabs }: { tabs: ReactNode }) {
   return (
     <main className={frameCss.page}>
       <Bench>
-        <RunSheetForm {...form} />
+        <Working
+          instead={
+            <Typography color="textSecondary">Runs are logged here by those who work on the car.</Typography>
+          }
+        >
+          <RunSheetForm {...form} />
+        </Working>
       </Bench>
       <Readings>
         {tabs}

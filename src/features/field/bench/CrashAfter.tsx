@@ -16,11 +16,12 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { CRASH_STANDING_WORDS } from '@/words/bench/crashWords';
 import { counted } from '@/words/lists';
+import { segmentPath } from '../../frame/segments';
 import { useBuild } from '../../session/BuildContext';
 
 /** What broke and whether that was to be expected, what to look at, and what it takes until it runs. */
 export function CrashAfter({ report }: { report: RunReport }) {
-  const { build, revision, document, surface, prints, finishedPrints } = useBuild();
+  const { root, revision, document, surface, prints, finishedPrints } = useBuild();
   const { reader } = useReader();
   const { speedMps, crash } = report;
   const damaged = crash?.damaged;
@@ -47,7 +48,7 @@ export function CrashAfter({ report }: { report: RunReport }) {
         <Button
           component={Link}
           variant="link"
-          href={`/builds/${build.id}/${revision.letter}/print?lay=${until.toPrint.map(encodeURIComponent).join(',')}`}
+          href={`${segmentPath(root, revision.letter, 'print')}?lay=${until.toPrint.map(encodeURIComponent).join(',')}`}
         >
           Lay what is to be printed on plates
         </Button>

@@ -32,6 +32,7 @@ import { coastOf, takeDrag } from '@/core/worked/grip/coastOfRuns';
 import { circleSentence, coastSentence, oldGrip, straightSentence } from '@/words/bench/gripWords';
 import { say } from '@/words/findings';
 import '@/words/later/bringIn';
+import { Working } from '../../session/access';
 import { useBuild } from '../../session/BuildContext';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { Bench, Readings } from '../../frame/Guarded';
@@ -57,7 +58,13 @@ export function GripSide({ tabs }: { tabs: ReactNode }) {
   return (
     <main className={frameCss.page}>
       <Bench>
-        <RunSheetForm {...form} />
+        <Working
+          instead={
+            <Typography color="textSecondary">Runs are logged here by those who work on the car.</Typography>
+          }
+        >
+          <RunSheetForm {...form} />
+        </Working>
       </Bench>
       <Readings>
         {tabs}

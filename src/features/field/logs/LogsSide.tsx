@@ -1,6 +1,7 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
+import { Working } from '../../session/access';
 import { Note } from '@/ui/controls/Note';
 import { Page } from '@/ui/layout/Page';
 import { type ReactNode, useState } from 'react';
@@ -135,7 +136,13 @@ export function LogsSide({ tabs }: { tabs: ReactNode }) {
             />
           </Group>
         ) : null}
-        <RunSheetForm {...form} />
+        <Working
+          instead={
+            <Typography color="textSecondary">Runs are logged here by those who work on the car.</Typography>
+          }
+        >
+          <RunSheetForm {...form} />
+        </Working>
       </Bench>
       <Readings>
         {tabs}

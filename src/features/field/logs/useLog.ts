@@ -5,7 +5,7 @@ import { useReader } from '@/ui/reader';
 import { refusalText } from '@/words/refusals/problemOf';
 import { workerOf } from '@/workers/clients';
 import type { LogAnswer } from '@/workers/logs';
-import { sentenceOf } from '../../api';
+import { heldOfPage, sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 
 export interface LogSource {
@@ -14,7 +14,7 @@ export interface LogSource {
 }
 
 export const bytesOf = async ({ hash, blob }: LogSource): Promise<Uint8Array> =>
-  new Uint8Array(await (blob ?? (await fetch(`/api/files/${hash}`))).arrayBuffer());
+  new Uint8Array(await (blob ?? (await fetch(heldOfPage('files', hash)))).arrayBuffer());
 
 /** A log read off the page's thread, again whenever its columns or the car change. */
 export function useLog(

@@ -9,7 +9,7 @@ import { useReader } from '@/ui/reader';
 import { refusalText } from '@/words/refusals/problemOf';
 import { workerOf } from '@/workers/clients';
 import type { SeenTrack } from '@/workers/field.worker';
-import { sentenceOf } from '../../api';
+import { heldOfPage, sentenceOf } from '../../api';
 import { TrackPicture } from '../tracks/TrackPicture';
 
 /** The speed at a place of a track that was recorded, to be taken as that of the crash. */
@@ -22,7 +22,7 @@ export function CrashPlace({ hash, onTake }: { hash: string; onTake(speedMps: nu
     let current = true;
     void (async () => {
       try {
-        const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
+        const bytes = new Uint8Array(await (await fetch(heldOfPage('files', hash))).arrayBuffer());
         const found = await workerOf('field').track(bytes, USUAL_WINDOW_S);
         if (!current) return;
         if ('refused' in found) setProblem(`${refusalText(found.refused, reader)}.`);

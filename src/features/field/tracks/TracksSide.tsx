@@ -20,9 +20,10 @@ import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { sentenceOf } from '../../api';
+import { heldOfPage, sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { Group } from '../../fields/fields';
+import { segmentPath } from '../../frame/segments';
 import { handOver } from '../../session/handOver';
 import { workerOf } from '@/workers/clients';
 import { Bench, Charts, Readings } from '../../frame/Guarded';
@@ -34,7 +35,7 @@ const MOST = 4;
 
 /** Satellite tracks of the build, one over the other, with their speed over time. */
 export function TracksSide({ tabs }: { tabs: ReactNode }) {
-  const { build, revision, runs, revisions, edit, closed } = useBuild();
+  const { root, build, revision, runs, revisions, edit, closed } = useBuild();
   const router = useRouter();
   const { reader } = useReader();
   const tracked = runs
@@ -52,7 +53,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     void (async () => {
       for (const { id, track, revisionId, ranAt } of shown) {
         try {
-          const bytes = new Uint8Array(await (await fetch(`/api/files/${track!.hash}`)).arrayBuffer());
+          const bytes = new Uint8Array(await (await fetch(heldOfPage('files', track!.hash))).arrayBuffer());
           const found = await workerOf('field').track(bytes, windowS ?? USUAL_WINDOW_S);
           if (!current) return;
           if ('refused' in found) setProblem(`${track!.name}, ${problemOf(found.refused, reader).message}.`);
@@ -82,21 +83,21 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
   const toggle = (id: string) =>
     setSaid(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
   const out = async (name: string, hash: string) => {
-    const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
+    const bytes = new Uint8Array(await (await fetch(heldOfPage('files', hash))).arrayBuffer());
     const found = await workerOf('field').gpx(bytes, `${build.name}, ${name}`);
     if ('refused' in found) setProblem(`${name}, ${problemOf(found.refused, reader).message}.`);
     else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
   };
   const asDuty = async (name: string, hash: string) => {
     const found = await workerOf('field').driven(
-      new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer()),
+      new Uint8Array(await (await fetch(heldOfPage('files', hash))).arrayBuffer()),
     );
     if ('refused' in found) return setProblem(`${name}, ${problemOf(found.refused, reader).message}.`);
     edit([
       { path: ['drive', 'heat', 'trace'], value: { name: name.slice(-120), ...found } },
       { path: ['drive', 'heat', 'duty'], value: 'track' },
     ]);
-    router.push(`/builds/${build.id}/${revision.letter}/drive?view=heat`);
+    router.push(`${segmentPath(root, revision.letter, 'drive')}?view=heat`);
   };
   return (
     <Page>

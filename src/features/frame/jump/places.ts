@@ -14,6 +14,8 @@ import { SIDE_NAMES, sidesOf } from '../sides';
 import type { Place } from './placesFor';
 
 export interface Findable {
+  /** Where the pages of the build are. */
+  root: string;
   build: BuildRecord;
   builds: readonly BuildRecord[];
   revision: RevisionRecord;
@@ -29,6 +31,7 @@ export interface Findable {
 
 /** Everything that a word may stand for, nearest first: pages, sides, acts, checks, parts, fields, runs, failures, library, builds. */
 export function placesOf({
+  root,
   build,
   builds,
   revision,
@@ -41,7 +44,7 @@ export function placesOf({
   day,
 }: Findable): Place[] {
   const at = (segment: Parameters<typeof segmentPath>[2], search = '') =>
-    `${segmentPath(build.id, revision.letter, segment)}${search}`;
+    `${segmentPath(root, revision.letter, segment)}${search}`;
   const letterOf = new Map(revisions.map(({ id, letter }) => [id, letter]));
   const pages = SEGMENTS.map((segment) => ({
     label: SEGMENT_NAMES[segment],
@@ -89,12 +92,12 @@ export function placesOf({
   const driven = runs.map((run) => ({
     label: `${RUN_KIND_NAMES[run.kind]}, ${day(run.ranAt)}`,
     hint: `run of ${letterOf.get(run.revisionId) ?? ''}`,
-    href: segmentPath(build.id, letterOf.get(run.revisionId) ?? revision.letter, 'field'),
+    href: segmentPath(root, letterOf.get(run.revisionId) ?? revision.letter, 'field'),
   }));
   const broken = failures.map(({ partName, revisionId }) => ({
     label: partName,
     hint: `failure in ${letterOf.get(revisionId) ?? ''}`,
-    href: segmentPath(build.id, letterOf.get(revisionId) ?? revision.letter, 'learn'),
+    href: segmentPath(root, letterOf.get(revisionId) ?? revision.letter, 'learn'),
   }));
   const stocked = library.map(({ kind, data }) => ({
     label: data.name,
@@ -107,7 +110,7 @@ export function placesOf({
       .map(({ letter }) => ({
         label: `Revision ${letter}`,
         hint: build.name,
-        href: segmentPath(build.id, letter, 'drive'),
+        href: segmentPath(root, letter, 'drive'),
       })),
     ...builds
       .filter(({ id }) => id !== build.id)

@@ -1,0 +1,3 @@
+import { LinkOver } from '@/features/shared/LinkOver';
+
+export default LinkOver;
