@@ -22,6 +22,7 @@ export interface SchemaContext {
   readonly limit?: number;
   readonly infinite?: boolean;
   readonly valids?: readonly string[];
+  readonly types?: readonly string[];
   readonly peers?: readonly string[];
   readonly present?: readonly string[];
   readonly main?: string;

@@ -14,6 +14,10 @@ export const CLEARANCE_REFUSALS: Refusals<'clearance'> = {
   'clearance.twice': ({ id }) => [`“${id}” stands there twice`, 'give each shape a name of its own'],
   'clearance.unknown': ({ id }) => [`“${id}” is no shape here`, 'name two that are given'],
   'clearance.flat': () => ['lie in one plane', 'give a point off it, or a mesh'],
+  'clearance.noCar': () => [
+    'has nothing of the car that stands over it: every shape moves',
+    'leave body out of one shape, or leave ground out',
+  ],
   'clearance.noCorner': ({ points }) => [
     `points at a corner that is not there: there are ${points}, counted from 0`,
     'give three of them',

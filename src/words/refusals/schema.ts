@@ -9,6 +9,14 @@ const STAY: Readonly<Record<string, string>> = {
   'number.greater': 'above',
 };
 
+const TYPE_WORDS: Readonly<Record<string, string>> = {
+  object: 'an object',
+  array: 'a list',
+  number: 'a number',
+  string: 'text',
+  boolean: 'true or false',
+};
+
 const RULES: Readonly<Record<string, (about: SchemaContext) => Said>> = {
   'any.required': () => ['is missing', 'add the field'],
   'object.unknown': () => ['is not a known field', 'check its spelling or take it out'],
@@ -24,6 +32,9 @@ const RULES: Readonly<Record<string, (about: SchemaContext) => Said>> = {
   'string.empty': () => ['must not be empty'],
   'number.integer': () => ['must be a whole number'],
   'any.only': ({ valids }) => [`must be one of ${list(valids)}`],
+  'alternatives.types': ({ types }) => [
+    `must be ${(types ?? ['of another kind']).map((one) => TYPE_WORDS[one] ?? one).join(' or ')}`,
+  ],
   'object.oxor': ({ peers }) => [`give exactly one of ${list(peers)}`],
   'object.xor': ({ peers }) => [`give exactly one of ${list(peers)}`],
   'object.missing': ({ peers }) => [`give one of ${list(peers)}`],

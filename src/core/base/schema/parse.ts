@@ -64,12 +64,13 @@ function pathOf(detail: ValidationErrorItem): string {
 
 /** What the rule was about, as far as words need it. */
 function contextOf({ context = {} }: ValidationErrorItem): SchemaContext {
-  const { limit, value, valids, peers, present, main, peer } = context as Record<string, unknown>;
+  const { limit, value, valids, types, peers, present, main, peer } = context as Record<string, unknown>;
   const texts = (list: unknown) => (Array.isArray(list) ? list.map(String) : undefined);
   return defined({
     limit: typeof limit === 'number' ? limit : undefined,
     infinite: value === Infinity || value === -Infinity ? true : undefined,
     valids: texts(valids),
+    types: texts(types),
     peers: texts(peers),
     present: texts(present),
     main: main === undefined ? undefined : String(main),

@@ -28,6 +28,7 @@ declare module '../../base/errors' {
     'clearance.twice': { id: string };
     'clearance.unknown': { id: string };
     'clearance.flat': Record<never, never>;
+    'clearance.noCar': Record<never, never>;
     'clearance.noCorner': { points: number };
   }
 }
@@ -41,12 +42,14 @@ const [TIE_MM, TIGHT] = [1e-6, 1.3];
  * What comes near what over every pose, against the distance that is wanted, and how the car stands over the ground.
  *
  * @returns mm; every pair but those within one moving body, in the order of the shapes
- * @throws CalcError at `shapes.k…`, `allowed.k.i`, `poses.k.bodies.NAME` for what is not there or is no body
+ * @throws CalcError at `shapes.k…`, `allowed.k.i`, `poses.k.bodies.NAME` for what is not there or is no body, at `ground` where
+ * every shape moves
  * @see Ericson, Real-Time Collision Detection, ch. 4, 5 and 9; ISO 612
  */
 export function clearanceCheck(input: ClearanceInput): ClearanceResult {
   const { shapes, ground } = input;
   refuseShapes(shapes);
+  if (ground && !shapes.some((shape) => bodyName(shape) === CAR)) throw refusal('ground', 'clearance.noCar');
   const allowed = allowedOf(input);
   const { poses, findings } = posesOf(input);
   const bodies = shapes.map(bodyOf);

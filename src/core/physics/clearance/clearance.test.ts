@@ -204,21 +204,14 @@ describe('what comes near what', () => {
     expect(refused({ allowed: [['a', 'b']] })).toBe('allowed.0.1');
     expect(refused({ poses: [{ name: 'p', bodies: { b: {} } }] })).toBe('poses.0.bodies.b');
     expect(refused({ poses: [], corner: { ...wishbones, travelMm: [0] } })).toBe('poses');
+    const square = [0, 1, 2, 3].map((k): Vec3 => [k % 2, k >> 1, 0]);
+    expect(refused({ shapes: [{ id: 'h', ...hull(square) }] })).toBe('shapes.0.pointsMm');
     expect(
       refused({
-        shapes: [
-          {
-            id: 'h',
-            ...hull([
-              [0, 0, 0],
-              [1, 0, 0],
-              [0, 1, 0],
-              [1, 1, 0],
-            ]),
-          },
-        ],
+        shapes: [{ id: 'm', ...boxMesh([0, 0, 0], 1), body: 'wheel' }],
+        ground: { wheelbaseMm: 300, frontRadiusMm: 40, rearRadiusMm: 40 },
       }),
-    ).toBe('shapes.0.pointsMm');
+    ).toBe('ground');
     expect(refused({ shapes: [{ id: 'm', ...boxMesh([0, 0, 0], 1), triangles: [[0, 1, 9]] }] })).toBe(
       'shapes.0.triangles.0',
     );

@@ -43,6 +43,9 @@ function wallsOf({ settings, layers, buildAxis = 'y' }: PrintedSectionInput): Wa
   return buildAxis === 'y' ? { x: around, y: capped } : { x: capped, y: around };
 }
 
+/** A core that carries less of the solid than this is none. */
+const NO_CORE = 1e-9;
+
 /**
  * Everything about one bar; the margin is left out where nothing acts.
  *
@@ -54,10 +57,10 @@ export function printedBar(input: PrintedSectionInput): PrintedSectionResult {
   const [bc, hc] = [b - 2 * wall.x, h - 2 * wall.y];
   const solid = bc <= 0 || hc <= 0;
   const phi = solid ? 0 : settings.infillPct / 100;
-  const cored = phi > 0;
+  const { modulusExponent = USUAL_EXPONENT, strengthExponent = USUAL_EXPONENT } = input.core ?? {};
+  const cored = phi ** Math.max(modulusExponent, strengthExponent) > NO_CORE;
   if (!solid && !cored && (wall.x === 0 || wall.y === 0))
     throw refusal('settings.infillPct', 'printedSection.noFill');
-  const { modulusExponent = USUAL_EXPONENT, strengthExponent = USUAL_EXPONENT } = input.core ?? {};
   const E = material.modulusMpa * (layers === 'across' ? (material.modulusRatio ?? 1) : 1);
   const n = cored ? phi ** modulusExponent : 0;
   const coreStrength = phi ** strengthExponent;

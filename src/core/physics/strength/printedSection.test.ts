@@ -194,6 +194,8 @@ describe('section.printed', () => {
   it.each([
     ['buildAxis', { ...bar, layers: 'across', buildAxis: 'y' }],
     ['settings.infillPct', { ...bar, settings: { perimeters: 0, infillPct: 0 } }],
+    // a core too thin to carry anything is none
+    ['settings.infillPct', { ...bar, settings: { perimeters: 0, infillPct: 1e-6 } }],
     ['settings.perimeters', { ...bar, settings: { perimeters: 1.5, infillPct: 20 } }],
     ['material.densityGPerCm3', { ...bar, material: { ...material, densityGPerCm3: undefined } }],
     ['core.modulusExponent', { ...bar, core: { modulusExponent: 4 } }],

@@ -10,7 +10,8 @@ export interface SpinReading {
 
 export interface GrowthFit {
   modulusMpa: number;
-  modulusErrorMpa: number;
+  /** None where the diameters do not depend on the modulus at all. */
+  modulusErrorMpa?: number;
   residualMm: number;
 }
 
@@ -78,7 +79,7 @@ export function growthFit(
   );
   return {
     modulusMpa,
-    modulusErrorMpa: spread / Math.sqrt(information),
+    ...(information > 0 ? { modulusErrorMpa: spread / Math.sqrt(information) } : {}),
     residualMm: Math.sqrt(sse / n),
   };
 }

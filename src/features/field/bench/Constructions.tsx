@@ -58,7 +58,9 @@ export function Constructions({
                     ? fitted.modulusOverMpa === undefined
                       ? ''
                       : `over ${formatText(fitted.modulusOverMpa, 'stressMpa', reader, 2)}`
-                    : formatWithError(fitted.modulusMpa, fitted.modulusErrorMpa!, 'stressMpa', reader)}
+                    : fitted.modulusErrorMpa === undefined
+                      ? formatText(fitted.modulusMpa, 'stressMpa', reader, 2)
+                      : formatWithError(fitted.modulusMpa, fitted.modulusErrorMpa, 'stressMpa', reader)}
                 </TableCell>
                 <TableCell align="right">
                   {rpm(fitted.provenRpm)}
