@@ -40,6 +40,8 @@ export interface QuantityFieldProps {
   disabled?: boolean;
   digits?: number;
   after?: ReactNode;
+  /** What stands behind the label and is none of it. */
+  mark?: ReactNode;
   autoFocus?: boolean;
   /** What the sheet that it stands on has against it. */
   problem?: string | undefined;
@@ -61,6 +63,7 @@ export function QuantityField({
   disabled,
   digits = 5,
   after,
+  mark,
   autoFocus,
   problem,
   ref,
@@ -136,10 +139,20 @@ export function QuantityField({
 
   return (
     <div className={fieldsCss.field} data-field>
-      <label htmlFor={id}>
-        {label}
-        {after}
-      </label>
+      {mark ? (
+        <span>
+          <label htmlFor={id}>
+            {label}
+            {after}
+          </label>
+          {mark}
+        </span>
+      ) : (
+        <label htmlFor={id}>
+          {label}
+          {after}
+        </label>
+      )}
       <span className={fieldsCss.entry}>
         {assumed ? <span className={fieldsCss.assumed}>assumed</span> : null}
         {ghost !== undefined && ghost !== value ? (

@@ -34,7 +34,9 @@ const serwist = new Serwist({
         !url.pathname.startsWith('/api/') &&
         // a link that was taken back shows nothing, also without a line
         !url.pathname.startsWith('/shared/') &&
-        (request.mode === 'navigate' || request.headers.get('rsc') === '1'),
+        (request.mode === 'navigate' ||
+          request.headers.get('rsc') === '1' ||
+          url.pathname.startsWith('/help/')),
       handler: new NetworkFirst({
         cacheName: PAGES,
         networkTimeoutSeconds: PATIENCE_S,

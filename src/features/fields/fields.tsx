@@ -9,6 +9,8 @@ import { type Patch, type Path, valueAt } from '@/core/base/patch';
 import { isAssumedItself } from '@/core/car/assumed/assumed';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
+import { termOf } from '@/words/help/termOf';
+import { TermMark } from '../help/TermMark';
 import { useBuild } from '../session/BuildContext';
 
 /** A number of the document by its path: label, unit, limits and ghost come with it. */
@@ -30,6 +32,7 @@ export function DocumentField({
   'use memo';
   const { document, ghost, edit, session, closed } = useBuild();
   const known = labelOf(path);
+  const term = termOf(path);
   return (
     <div data-path={path.join('.')} onBlur={() => session.endStep()}>
       <QuantityField
@@ -45,6 +48,7 @@ export function DocumentField({
         digits={digits}
         disabled={closed}
         after={after}
+        mark={term ? <TermMark term={term} /> : undefined}
         onChange={(value) => edit([{ path, value }], path.join('.'))}
       />
     </div>

@@ -12,7 +12,6 @@ import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider } from '@/ui/reader';
 import { onFirstAct } from '@/ui/onFirstAct';
 import { useWorking, WorkingProvider } from '@/ui/working';
-import { SharedMark } from '../shared/SharedMark';
 import { useAccess, useLooksOn } from '../session/access';
 import { useAskedRivals } from '../session/askedRivals';
 import { BuildProvider, useBuild, useSaveState } from '../session/BuildContext';
@@ -25,11 +24,13 @@ import { SaveMark } from './SaveMark';
 import { segmentPath } from './segments';
 import { Stripe } from './Stripe';
 import { WaitingBar } from './WaitingBar';
+import { HelpBeside } from '../help/HelpBeside';
+import { toggleHelp } from '../help/shownHelp';
 import { useFoundField } from './jump/useFoundField';
 import { useKeys } from './useKeys';
 
 const ConflictBar = dynamic(async () => (await import('./ConflictBar')).ConflictBar);
-const KeyList = dynamic(async () => (await import('./KeyList')).KeyList);
+const SharedMark = dynamic(async () => (await import('../shared/SharedMark')).SharedMark);
 const fetchPalette = async () => (await import('./jump/BuildPalette')).BuildPalette;
 const BuildPalette = dynamic(fetchPalette);
 
@@ -63,15 +64,15 @@ function WithMoney({ children }: { children: ReactNode }) {
 
 function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {
   'use memo';
-  const page = useBuild();
-  const { root, build, revision, revisions, session, ghost, setGhost, document } = page;
+  const { root, build, revision, revisions, session, ghost, setGhost, document } = useBuild();
   const state = useSaveState();
   const shared = useAccess()?.shared;
   const looksOn = useLooksOn();
   const asked = useAskedRivals();
   const router = useRouter();
   const segment = usePathname().split('/').at(-1) ?? 'drive';
-  const [over, setOver] = useState<'jump' | 'keys'>();
+  const page = SEGMENTS.find((one) => one === segment) ?? 'start';
+  const [over, setOver] = useState<'jump'>();
   const working = useWorking();
   const go = (path: string) => router.push(path);
   const at = revisions.findIndex(({ id }) => id === revision.id);
@@ -95,7 +96,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click(),
     g: () => go(shared ? root : '/'),
     '/': () => setOver('jump'),
-    '?': () => setOver('keys'),
+    '?': () => toggleHelp(page),
     undo: () => session.undo(),
     redo: () => session.redo(),
   });
@@ -156,8 +157,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
         </Button>
-        <Button variant="text" className={frameCss.wide} onClick={() => setOver('keys')}>
-          keys <kbd>?</kbd>
+        <Button variant="text" className={frameCss.wide} onClick={() => toggleHelp(page)}>
+          help <kbd>?</kbd>
         </Button>
       </header>
       <Stripe />
@@ -174,7 +175,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
       {children}
       {shared ? null : <WaitingBar />}
       {over === 'jump' ? <BuildPalette builds={builds} onGo={go} onClose={() => setOver(undefined)} /> : null}
-      {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
+      <HelpBeside page={page} />
     </>
   );
 }

@@ -24,6 +24,8 @@ import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import type { Place } from '../frame/jump/placesFor';
 import { HouseNav } from '../account/HouseNav';
+import { HelpBeside } from '../help/HelpBeside';
+import { toggleHelp } from '../help/shownHelp';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { Working } from '../session/access';
@@ -44,7 +46,6 @@ const MANY_CARS = 10;
 /** Whoever has more knows how it goes. */
 const FEW_CARS = 3;
 
-const KeyList = dynamic(async () => (await import('../frame/KeyList')).KeyList);
 const Palette = dynamic(async () => (await import('../frame/jump/Palette')).Palette);
 
 /** All builds with what each does and what to do next. */
@@ -55,11 +56,11 @@ interface GarageProps {
 
 export function Garage({ cars, deleted }: GarageProps) {
   const router = useRouter();
-  const [over, setOver] = useState<'jump' | 'keys'>();
+  const [over, setOver] = useState<'jump'>();
   const [text, setText] = useState('');
   const [sort, setSort] = useState<GarageSort>('oldest');
   const shown = foundCars(cars, text, sort);
-  useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
+  useKeys({ '/': () => setOver('jump'), '?': () => toggleHelp('start'), g: () => undefined });
   const places = useMemo<Place[]>(
     () => [
       ...cars.map(({ id, name, revision }) => ({
@@ -86,8 +87,8 @@ export function Garage({ cars, deleted }: GarageProps) {
         <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
         </Button>
-        <Button variant="text" className={frameCss.wide} onClick={() => setOver('keys')}>
-          keys <kbd>?</kbd>
+        <Button variant="text" className={frameCss.wide} onClick={() => toggleHelp('start')}>
+          help <kbd>?</kbd>
         </Button>
       </header>
       <Box className={frameCss.stripe} sx={{ height: 12 }} aria-hidden="true" />
@@ -151,7 +152,7 @@ export function Garage({ cars, deleted }: GarageProps) {
       {over === 'jump' ? (
         <Palette places={places} onGo={(href) => router.push(href)} onClose={() => setOver(undefined)} />
       ) : null}
-      {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
+      <HelpBeside page="start" />
     </>
   );
 }

@@ -19,7 +19,9 @@ export function useFoundField(): void {
         if (side !== sides[0]) window.history.replaceState(null, '', `?view=${side}`);
         for (let tries = 0; tries < TRIES && left; tries++) {
           const box = document.querySelector(`[data-path="${CSS.escape(wanted)}"]`);
-          const control = box?.querySelector<HTMLElement>('input, select, button');
+          // the mark of a term stands before what is typed into
+          const control =
+            box?.querySelector<HTMLElement>('input, select') ?? box?.querySelector<HTMLElement>('button');
           if (control) {
             const fold = box!.closest('.MuiAccordion-root:not(.Mui-expanded)');
             fold?.querySelector<HTMLElement>('.MuiAccordionSummary-root')?.click();
