@@ -1,5 +1,6 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
-import { Pool } from 'pg';
+import type { Pool } from 'pg';
+import { LastingPool } from './lastingPool';
 import * as schema from './schema';
 
 export type Database = NodePgDatabase<typeof schema>;
@@ -21,8 +22,10 @@ export function database(): Database {
   const connectionString = process.env.DATABASE_URL;
   if (!connectionString)
     throw new Error('DATABASE_URL is not set: npm run demo and npm run dev set it themselves');
-  held.leanBadgerPool = new Pool({ connectionString, max: 10, ...PATIENCE });
+  held.leanBadgerPool = new LastingPool({ connectionString, max: 10, ...PATIENCE });
   held.leanBadgerPool.on('error', () => undefined);
+  // one that is at work when the database goes away tells its query; nobody else has to hear of it, or the process would end
+  held.leanBadgerPool.on('connect', (client) => client.on('error', () => undefined));
   held.leanBadgerDatabase = drizzle({ client: held.leanBadgerPool, schema });
   return held.leanBadgerDatabase;
 }

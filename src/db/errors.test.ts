@@ -33,6 +33,7 @@ describe('an error of the database', () => {
     for (const message of [
       'timeout exceeded when trying to connect',
       'Connection terminated unexpectedly',
+      'Client has encountered a connection error and is not queryable',
       'Query read timeout',
     ])
       expect(refusalOfDatabase(new Error(message))).toMatchObject({ status: 503, retryAfterS: 5 });

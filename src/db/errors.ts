@@ -91,7 +91,8 @@ const UNREACHABLE: readonly unknown[] = [
 ];
 const OCCUPIED: readonly unknown[] = ['57014', '55P03', '53300', '40001', '40P01', '25P03'];
 /** The driver gives no code to what it gives up itself. */
-const GIVEN_UP = /timeout exceeded when trying to connect|connection terminated|query read timeout/i;
+const GIVEN_UP =
+  /timeout exceeded when trying to connect|connection terminated|connection error|query read timeout/i;
 
 /** Whether the database itself did not answer. */
 export function isUnreachable(error: unknown): boolean {

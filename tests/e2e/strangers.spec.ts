@@ -1,15 +1,20 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { request as ask } from 'node:http';
 import { expect, freshName, readyBuild, test } from './page';
 
-/** Every route of the build that is served, with words in place of its parameters. */
+const MANIFEST = 'app-path-routes-manifest.json';
+/** The folder of the build that is served. */
+const buildFolder = (): string =>
+  ['.next', '.next-test']
+    .filter((folder) => existsSync(`${folder}/${MANIFEST}`))
+    .sort((a, b) => statSync(`${b}/${MANIFEST}`).mtimeMs - statSync(`${a}/${MANIFEST}`).mtimeMs)[0]!;
+
+/** Every route of it, with words in place of its parameters. */
 function routes(): string[] {
-  const manifests = ['.next', '.next-test']
-    .map((folder) => `${folder}/app-path-routes-manifest.json`)
-    .filter((file) => existsSync(file))
-    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs);
-  const listed = Object.values(JSON.parse(readFileSync(manifests[0]!, 'utf8')) as Record<string, string>);
+  const listed = Object.values(
+    JSON.parse(readFileSync(`${buildFolder()}/${MANIFEST}`, 'utf8')) as Record<string, string>,
+  );
   return listed.filter((path) => !path.startsWith('/_')).map((path) => path.replace(/\[\w+\]/g, 'x'));
 }
 
@@ -163,4 +168,17 @@ test('a large file arrives whole', async ({ request }) => {
     'x-content-type-options': 'nosniff',
     'content-security-policy': expect.stringContaining("default-src 'none'"),
   });
+});
+
+test('what a browser is handed holds nothing of the server: no setting, no secret, no way into the database', () => {
+  const folder = `${buildFolder()}/static`;
+  const scripts = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
+    /\.js$/.test(name),
+  );
+  expect(scripts.length).toBeGreaterThan(30);
+  const OF_THE_SERVER =
+    /BETTER_AUTH_SECRET|DATABASE_URL|postgres(?:ql)?:\/\/|token_hash|createHash\(|pg_notify|scrypt/;
+  expect(scripts.filter((name) => OF_THE_SERVER.test(readFileSync(`${folder}/${name}`, 'utf8')))).toEqual([]);
+  // what may be handed out is named so; nothing is
+  expect(Object.keys(process.env).filter((name) => name.startsWith('NEXT_PUBLIC_'))).toEqual([]);
 });
