@@ -54,12 +54,6 @@ const SHOTS = [
     act: (page) => page.getByTestId('steady-answer').getByText('as far as it is known').waitFor(),
   },
   {
-    name: 'field-grip',
-    path: '/builds/marsh-hare/D/field?view=grip',
-    size: BENCH,
-    act: (page) => page.getByTestId('circle-last').waitFor(),
-  },
-  {
     name: 'parts-drawn',
     path: '/builds/marsh-hare/D/parts?part=armFront&view=made',
     size: BENCH,
@@ -69,15 +63,6 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Solve it as a solid' }).click();
       await page.getByTestId('solid-margin').waitFor({ timeout: 90_000 });
       await page.waitForTimeout(1500);
-    },
-  },
-  {
-    name: 'drive-heat',
-    path: '/builds/marsh-hare/D/drive?view=heat',
-    size: BENCH,
-    act: async (page) => {
-      await page.getByTestId('energy-bar').waitFor();
-      await page.getByTestId('charge-chart').scrollIntoViewIfNeeded();
     },
   },
   {
@@ -130,6 +115,15 @@ const SHOTS = [
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   {
+    name: 'help',
+    path: '/builds/marsh-hare/D/chassis',
+    size: BENCH,
+    act: async (page) => {
+      await page.keyboard.press('?');
+      await page.getByRole('heading', { name: 'An example by hand' }).waitFor();
+    },
+  },
+  {
     name: 'shared-build',
     path: '/builds/marsh-hare/share',
     size: BENCH,
@@ -137,7 +131,7 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Make a link' }).click();
       const link = await page.getByRole('textbox', { name: /^Send this link/ }).inputValue();
       await page.getByRole('button', { name: 'take back' }).last().waitFor();
-      await page.goto(new URL(link).pathname);
+      await page.goto(link);
       await page.waitForURL(/\/D\/brief/);
       await page.goto(page.url().replace('/brief', '/drive'));
     },

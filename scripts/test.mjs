@@ -45,13 +45,19 @@ async function serveWithAccounts(cluster) {
   await prepareDatabase(url, { seed: false });
   const env = { ACCOUNTS: 'on', BETTER_AUTH_SECRET: randomBytes(32).toString('hex') };
   const { address, distDir, stop } = await serveBeside(url, env);
+  // two servers on one database, as behind a proxy
+  const other = await serveBeside(url, env);
   const { text } = ask(process.execPath, [...tsx, 'src/app/accounts/firstOwnerMain.ts'], {
     env: { ...process.env, ...env, DATABASE_URL: url },
   });
   return {
-    stop,
+    stop: async () => {
+      await stop();
+      await other.stop();
+    },
     env: {
       ACCOUNTS_URL: address,
+      ACCOUNTS_OTHER_URL: other.address,
       ACCOUNTS_CODE: /(?:[A-Z0-9]{4}-){3}[A-Z0-9]{4}/.exec(text)?.[0] ?? '',
       ACCOUNTS_BUILD: distDir,
     },

@@ -5,6 +5,8 @@ import { expect, field, saved, test } from './page';
 
 /** The real installation stands beside the demo, as it is first started. */
 const ADDRESS = process.env.ACCOUNTS_URL ?? '';
+/** A second server on the same database. */
+const OTHER_SERVER = process.env.ACCOUNTS_OTHER_URL ?? ADDRESS;
 const PASSWORD = 'a long way home';
 
 // each follows on the one before, and the first start is only once
@@ -14,17 +16,17 @@ test.use({ baseURL: ADDRESS });
 const password = (page: Page, name = 'Password') => page.getByRole('textbox', { name, exact: true });
 
 /** A browser of somebody else. */
-async function elsewhere(browser: Browser): Promise<Page> {
-  const context = await browser.newContext({ baseURL: ADDRESS, locale: 'en-GB', serviceWorkers: 'block' });
+async function elsewhere(browser: Browser, address = ADDRESS): Promise<Page> {
+  const context = await browser.newContext({ baseURL: address, locale: 'en-GB', serviceWorkers: 'block' });
   return context.newPage();
 }
 
-async function signIn(page: Page, email: string): Promise<void> {
+async function signIn(page: Page, email: string, address = ADDRESS): Promise<void> {
   await page.goto('/sign-in');
   await field(page, 'Email').fill(email);
   await password(page).fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(`${ADDRESS}/`);
+  await page.waitForURL(`${address}/`);
 }
 
 test('the first start asks for the code of its console, and whoever has it owns the workshop', async ({
@@ -156,19 +158,19 @@ test('a viewer who follows a link sees the car and changes nothing; made an edit
   await vera.context().close();
 });
 
-test('two people on one build see each other and each other’s edits, and are asked where both said one thing', async ({
+test('two people on one build, each on a server of their own, see each other and each other’s edits, and are asked where both said one thing', async ({
   page,
   browser,
   allow,
 }) => {
   // what is joined was refused first
   allow.statuses.push(409);
-  const vera = await elsewhere(browser);
-  for (const [who, email] of [
-    [page, 'ada@cars.example'],
-    [vera, 'vera@cars.example'],
+  const vera = await elsewhere(browser, OTHER_SERVER);
+  for (const [who, email, address] of [
+    [page, 'ada@cars.example', ADDRESS],
+    [vera, 'vera@cars.example', OTHER_SERVER],
   ] as const) {
-    await signIn(who, email);
+    await signIn(who, email, address);
     await who.getByRole('article', { name: 'Fen Stoat' }).getByRole('link').first().click();
     await who.waitForURL(/\/A\/brief/);
   }
