@@ -20,7 +20,9 @@ const at = (output: unknown, path: string): unknown =>
   path.split('.').reduce((value, key) => (value as Record<string, unknown>)[key], output);
 
 it('every segment has its page, with its sections', () => {
-  expect(readdirSync(HELP).sort()).toEqual([...SEGMENTS.map((one) => `${one}.md`), 'README.md'].sort());
+  expect(readdirSync(HELP).sort()).toEqual(
+    [...SEGMENTS, 'README', 'start', 'terms'].map((one) => `${one}.md`).sort(),
+  );
   for (const segment of SEGMENTS)
     expect(textOf(segment).match(/^## (.*)$/gm)).toEqual(
       expect.arrayContaining(SECTIONS.map((section) => `## ${section}`)),
